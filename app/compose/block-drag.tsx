@@ -1,0 +1,176 @@
+import { type PointerEvent, type RefObject, useCallback, useRef, useState } from 'react'
+import { holds } from '#core/blocks/kinds'
+import type { Edit } from '#core/edits/index'
+import { positionOf } from '#core/edits/edit'
+import { rangeAt } from '#core/grid/columns'
+import { surroundOf } from '#core/render/surround'
+import type { BlockKind } from '#core/site/kinds'
+import { findBlock, isContainer, type Place } from '#core/site/tree'
+import { useCompose } from './context'
+import { type Box, blockAt, boxOf, boxOfElement, type Frames, type StageView, useFrames } from './frames'
+import { surroundAt } from './edge-drag'
+import { blockName, type ComposeState, type ComposeStore, editAll, select } from './store'
+
+/** Where a dragged block would go: into a container at an index, and from which column where it lands in free space. */
+type DropPlace = { parent: string; index: number; start: number | null; line: Box; words: string }
+
+const THRESHOLD = 4
+
+/** The innermost container at a block that may hold a kind, without the dragged block itself. */
+function containerFor(state: ComposeState, at: string | undefined, kind: BlockKind, dragged: string): Place | undefined {
+  for (let place = at === undefined ? undefined : findBlock(state.session.site, at); place; ) {
+    const inside = place.block.id === dragged || place.ancestors.some((one) => one.id === dragged)
+    if (!inside && isContainer(place.block) && holds[place.block.kind].includes(kind)) return place
+    const parent: string | undefined = place.ancestors.at(-1)?.id
+    place = parent === undefined ? undefined : findBlock(state.session.site, parent)
+  }
+  return undefined
+}
+
+/** Finds where a block dropped at a point would go. */
+export function dropPlace(state: ComposeState, view: StageView, x: number, y: number, kind: BlockKind, dragged: string): DropPlace | undefined {
+  const { site } = state.session
+  const place = containerFor(state, blockAt(view, x, y), kind, dragged)
+  if (!place || !isContainer(place.block)) return undefined
+  const container = boxOf(view, place.block.id)
+  if (!container) return undefined
+  const range = rangeAt(site.breakpoints, view.width)
+  const offered = surroundOf(place.block, surroundAt(site, place), site.breakpoints).ranges[range]!
+  const siblings = place.block.children
+    .filter((child) => child.id !== dragged && !child.hidden && child.style.base?.position !== 'backdrop')
+    .flatMap((child) => {
+      const box = boxOf(view, child.id)
+      return box ? [{ id: child.id, box }] : []
+    })
+  const others = place.block.children.filter((child) => child.id !== dragged)
+  const sideways = offered.layout === 'row' || offered.layout === 'grid'
+  const sameRow = siblings.filter(({ box }) => sideways && y >= box.top && y <= box.top + box.height)
+  const before = sameRow.length > 0 ? sameRow.find(({ box }) => x < box.left + box.width / 2) : siblings.find(({ box }) => y < box.top + box.height / 2)
+  const after = sameRow.length > 0 && !before ? sameRow.at(-1) : undefined
+  const over = sameRow.find(({ box }) => x >= box.left && x <= box.left + box.width)
+  const index = before
+    ? others.findIndex((one) => one.id === before.id)
+    : after
+      ? others.findIndex((one) => one.id === after.id) + 1
+      : others.length
+  const start = offered.layout === 'grid' && !over ? columnAt(view, place.block.id, offered.columns, x) : null
+  const line = lineAt(container, siblings, before, after, sameRow.length > 0 && !(start !== null && sameRow.length === 0))
+  const name = blockName(place.block)
+  return { parent: place.block.id, index, start, line, words: start === null ? `into ${name}` : `into ${name}, from column ${start}` }
+}
+
+/** The column of a grid container under a point of the screen, counted from 1. */
+function columnAt(view: StageView, id: string, columns: number, x: number): number {
+  const element = view.frame.find(id)!
+  const style = view.frame.document.defaultView!.getComputedStyle(element)
+  const box = boxOfElement(element, view.scale)
+  const left = box.left / view.scale + Number.parseFloat(style.paddingLeft)
+  const inner = box.width / view.scale - Number.parseFloat(style.paddingLeft) - Number.parseFloat(style.paddingRight)
+  const gap = Number.parseFloat(style.columnGap) || 0
+  const step = (inner + gap) / columns
+  return Math.min(columns, Math.max(1, Math.floor((x / view.scale - left) / step) + 1))
+}
+
+type Sibling = { id: string; box: Box }
+
+function lineAt(container: Box, siblings: Sibling[], before: Sibling | undefined, after: Sibling | undefined, upright: boolean): Box {
+  if (upright) {
+    const beside = before ?? after
+    if (beside) return { left: before ? beside.box.left - 3 : beside.box.left + beside.box.width + 1, top: beside.box.top, width: 2, height: beside.box.height }
+  }
+  const last = siblings.at(-1)
+  const top = before ? before.box.top - 2 : last ? last.box.top + last.box.height + 1 : container.top + container.height / 2
+  return { left: container.left + 4, top, width: container.width - 8, height: 2 }
+}
+
+/** The edit of a drop: the move, and the first column where it landed in free space. */
+function dropEdits(store: ComposeStore, id: string, drop: DropPlace): Edit[] {
+  const { session, scope } = store.getState()
+  const place = findBlock(session.site, id)!
+  const from = positionOf(session.site, place)
+  const edits: Edit[] = []
+  if (from.parent !== drop.parent || from.index !== drop.index) edits.push({ kind: 'move', block: id, parent: drop.parent, index: drop.index })
+  const styleScope = scope === 'hover' ? 'base' : scope
+  const now = place.block.style.base?.start
+  if (drop.start !== null && place.block.kind !== 'section' && place.block.style.base?.span !== undefined) {
+    edits.push({ kind: 'style', block: id, scope: styleScope, values: { start: drop.start } })
+  } else if (drop.start === null && now !== undefined && from.parent !== drop.parent) {
+    edits.push({ kind: 'style', block: id, scope: 'base', values: { start: null } })
+  }
+  return edits
+}
+
+function selectionToDrag(store: ComposeStore, pressed: string | undefined): string | undefined {
+  const { selection, session } = store.getState()
+  if (pressed === undefined) return undefined
+  if (selection === null) return pressed
+  const place = findBlock(session.site, pressed)
+  return selection === pressed || place?.ancestors.some((one) => one.id === selection) ? selection : pressed
+}
+
+/** Dragging of blocks within a view: press, move past a few px, drop where the line shows. A press alone selects. */
+export function useBlockDrag(index: number, surface: RefObject<HTMLDivElement | null>) {
+  const store = useCompose()
+  const frames: Frames = useFrames()
+  const [drop, setDrop] = useState<(DropPlace & { x: number; y: number }) | null>(null)
+  const drag = useRef<{ id: string; x: number; y: number; moving: boolean } | null>(null)
+
+  const begin = useCallback(
+    (event: PointerEvent<HTMLDivElement>, pressed: string | undefined) => {
+      const id = selectionToDrag(store, pressed)
+      const view = frames.get(index)
+      if (id === undefined || !view) {
+        select(store, null)
+        return
+      }
+      drag.current = { id, x: event.clientX, y: event.clientY, moving: false }
+      let latest: DropPlace | undefined
+
+      const move = (now: globalThis.PointerEvent) => {
+        const { current } = drag
+        if (!current) return
+        if (!current.moving && Math.hypot(now.clientX - current.x, now.clientY - current.y) < THRESHOLD) return
+        if (!current.moving) select(store, id)
+        current.moving = true
+        const bounds = surface.current!.getBoundingClientRect()
+        const state = store.getState()
+        const place = findBlock(state.session.site, id)
+        const x = now.clientX - bounds.left
+        const y = now.clientY - bounds.top
+        latest = place && place.block.kind !== 'section' ? dropPlace(state, view, x, y, place.block.kind, id) : undefined
+        setDrop(latest ? { ...latest, x, y } : null)
+      }
+      const finish = (now: globalThis.PointerEvent) => {
+        window.removeEventListener('pointermove', move)
+        window.removeEventListener('pointerup', finish)
+        window.removeEventListener('pointercancel', finish)
+        window.removeEventListener('keydown', cancel)
+        const moving = drag.current?.moving
+        drag.current = null
+        setDrop(null)
+        if (!moving) select(store, pressed ?? null)
+        else if (latest && now.type === 'pointerup') editAll(store, 'move', dropEdits(store, id, latest))
+      }
+      const cancel = (now: KeyboardEvent) => {
+        if (now.key !== 'Escape') return
+        latest = undefined
+        setDrop(null)
+      }
+      window.addEventListener('pointermove', move)
+      window.addEventListener('pointerup', finish)
+      window.addEventListener('pointercancel', finish)
+      window.addEventListener('keydown', cancel)
+    },
+    [store, frames, index, surface],
+  )
+
+  const feedback = drop && (
+    <>
+      <div data-drop-line className="pointer-events-none absolute z-20 bg-yarrow" style={drop.line} />
+      <div className="pointer-events-none absolute z-20 whitespace-nowrap bg-ink px-1.5 py-0.5 text-label text-on-ink" style={{ left: drop.x + 12, top: drop.y + 12 }}>
+        {drop.words}
+      </div>
+    </>
+  )
+  return { begin, feedback }
+}

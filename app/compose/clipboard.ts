@@ -1,0 +1,83 @@
+import { useEffect } from 'react'
+import { z } from 'zod'
+import { newBlock } from '#core/blocks/defaults'
+import { type Block, blockSchema } from '#core/site/schema'
+import { hasWords, walk } from '#core/site/tree'
+import { plainText } from '#core/site/words'
+import { useCompose } from './context'
+import { deleteSelection, paste } from './insert'
+import { pictureEdits, uploadPicture } from './picture-drop'
+import { type ComposeStore, editAll, makeId, selected } from './store'
+import { insertPlace } from './insert'
+
+const BLOCKS = 'application/x-yarrowfinch-blocks+json'
+
+/** True where the platform's own clipboard is wanted: in fields and in words that are being edited. */
+export function inText(target: EventTarget | null): boolean {
+  return target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))
+}
+
+function textOf(block: Block, language: string): string {
+  const lines = [...walk(block)].filter(hasWords).map((one) => plainText(one.words[language] ?? []))
+  return lines.filter((line) => line !== '').join('\n')
+}
+
+function copy(store: ComposeStore, data: DataTransfer): boolean {
+  const place = selected(store.getState())
+  if (!place) return false
+  data.setData(BLOCKS, JSON.stringify([place.block]))
+  data.setData('text/plain', textOf(place.block, store.getState().session.site.language))
+  return true
+}
+
+/** Pastes blocks; words, of which each line becomes a text; or picture files. */
+async function takePaste(store: ComposeStore, data: DataTransfer): Promise<void> {
+  const json = data.getData(BLOCKS)
+  const files = [...data.files]
+  if (json !== '') {
+    const blocks = z.array(blockSchema).safeParse(JSON.parse(json))
+    if (blocks.success) paste(store, blocks.data)
+    return
+  }
+  for (const file of files) {
+    const picture = await uploadPicture(store.getState().siteId, file)
+    const place = insertPlace(store.getState(), 'picture')
+    if (!picture || !place) continue
+    const block = newBlock('picture', makeId)
+    editAll(store, `add ${file.name}`, [{ kind: 'insert', ...place, blocks: [block] }, ...pictureEdits(store, picture, block.id)])
+  }
+  if (files.length > 0) return
+  const { language } = store.getState().session.site
+  const lines = data.getData('text/plain').split(/\r?\n/).map((line) => line.trim()).filter((line) => line !== '')
+  for (const line of lines.slice(0, 200)) paste(store, [{ ...newBlock('text', makeId), words: { [language]: [line.slice(0, 5000)] } }])
+}
+
+/** Copy, cut and paste of blocks through the platform's clipboard. */
+export function useClipboard(): void {
+  const store = useCompose()
+  useEffect(() => {
+    const onCopy = (event: ClipboardEvent) => {
+      if (inText(event.target) || store.getState().words || !event.clipboardData) return
+      if (copy(store, event.clipboardData)) event.preventDefault()
+    }
+    const onCut = (event: ClipboardEvent) => {
+      if (inText(event.target) || store.getState().words || !event.clipboardData) return
+      if (!copy(store, event.clipboardData)) return
+      event.preventDefault()
+      deleteSelection(store)
+    }
+    const onPaste = (event: ClipboardEvent) => {
+      if (inText(event.target) || store.getState().words || !event.clipboardData) return
+      event.preventDefault()
+      void takePaste(store, event.clipboardData)
+    }
+    document.addEventListener('copy', onCopy)
+    document.addEventListener('cut', onCut)
+    document.addEventListener('paste', onPaste)
+    return () => {
+      document.removeEventListener('copy', onCopy)
+      document.removeEventListener('cut', onCut)
+      document.removeEventListener('paste', onPaste)
+    }
+  }, [store])
+}

@@ -1,0 +1,140 @@
+import { BLOCK_KINDS, type BlockKind } from '#core/site/kinds'
+import { JOBS } from '#core/blocks/kinds'
+import { rangeAt } from '#core/grid/columns'
+import { addBlock, addSection, deleteSelection, duplicateSelection, groupSelection, insertPlace, moveSelection } from './insert'
+import { blockName, type ComposeStore, edit, pageOf, redo, select, selected, undo } from './store'
+
+/** Something to do, by name, and by its key if it has one. */
+export type Command = {
+  name: string
+  /** As shown: `G`, `Ctrl Z`. Read by `matches`. */
+  key?: string
+  run: (store: ComposeStore) => void
+  /** False where it would do nothing now. */
+  possible?: (store: ComposeStore) => boolean
+}
+
+const hasSelection = (store: ComposeStore) => store.getState().selection !== null
+
+/** Scrolls the stage to a section and selects it. */
+export function goToSection(store: ComposeStore, by: 1 | -1): void {
+  const state = store.getState()
+  const { sections } = pageOf(state)
+  const place = selected(state)
+  const now = place ? sections.findIndex((one) => one.id === (place.ancestors[0] ?? place.block).id) : by > 0 ? -1 : sections.length
+  const next = sections[now + by]
+  if (next) select(store, next.id)
+}
+
+function selectBeside(store: ComposeStore, by: 1 | -1): void {
+  const state = store.getState()
+  const place = selected(state)
+  const siblings: readonly { id: string }[] = place?.ancestors.at(-1)?.children ?? pageOf(state).sections
+  const now = siblings.findIndex((one) => one.id === place?.block.id)
+  const next = siblings[now + by]
+  if (next) select(store, next.id)
+}
+
+function selectInside(store: ComposeStore): void {
+  const place = selected(store.getState())
+  if (place && 'children' in place.block && place.block.children[0]) select(store, place.block.children[0].id)
+}
+
+function leaveOrDeselect(store: ComposeStore): void {
+  const place = selected(store.getState())
+  select(store, place?.ancestors.at(-1)?.id ?? null)
+}
+
+function editWords(store: ComposeStore): void {
+  const state = store.getState()
+  const place = selected(state)
+  const view = state.shown === 'all' ? 0 : state.shown
+  if (place && 'words' in place.block) store.setState({ words: { block: place.block.id, view } })
+  else selectInside(store)
+}
+
+function toggleHidden(store: ComposeStore): void {
+  const place = selected(store.getState())
+  if (place) edit(store, { kind: 'field', block: place.block.id, field: 'hidden', value: place.block.hidden ? null : true })
+}
+
+function cycleScope(store: ComposeStore): void {
+  const { scope, session } = store.getState()
+  const below = session.site.breakpoints.filter((one) => one.below !== null)
+  const now = typeof scope === 'object' ? below.findIndex((one) => one.id === scope.below) : -1
+  const next = below[now + 1]
+  store.setState({ scope: next ? { below: next.id } : 'base' })
+}
+
+/** Edits the range of widths that a view stands in. */
+export function scopeOfView(store: ComposeStore, index: number): void {
+  const { site } = store.getState().session
+  const breakpoint = site.breakpoints[rangeAt(site.breakpoints, site.views[index]!)]!
+  store.setState({ scope: breakpoint.below === null ? 'base' : { below: breakpoint.id } })
+}
+
+const toggle = (name: 'grid' | 'distances' | 'tray') => (store: ComposeStore) => store.setState((state) => ({ [name]: !state[name] }))
+
+export const COMMANDS: Command[] = [
+  { name: 'Undo', key: 'Ctrl Z', run: undo, possible: (store) => store.getState().undo.length > 0 },
+  { name: 'Redo', key: 'Ctrl Shift Z', run: redo, possible: (store) => store.getState().redo.length > 0 },
+  { name: 'Redo', key: 'Ctrl Y', run: redo, possible: (store) => store.getState().redo.length > 0 },
+  { name: 'Duplicate the selection', key: 'Ctrl D', run: duplicateSelection, possible: hasSelection },
+  { name: 'Delete the selection', key: 'Delete', run: deleteSelection, possible: hasSelection },
+  { name: 'Delete the selection', key: 'Backspace', run: deleteSelection, possible: hasSelection },
+  { name: 'Put the selection in a group', key: 'Ctrl G', run: groupSelection, possible: hasSelection },
+  { name: 'Move the selection up', key: 'Alt ArrowUp', run: (store) => moveSelection(store, -1), possible: hasSelection },
+  { name: 'Move the selection down', key: 'Alt ArrowDown', run: (store) => moveSelection(store, 1), possible: hasSelection },
+  { name: 'Hide or show the selection', key: 'H', run: toggleHidden, possible: hasSelection },
+  { name: 'Edit the words, or go inside', key: 'Enter', run: editWords, possible: hasSelection },
+  { name: 'Select what holds the selection', key: 'Escape', run: leaveOrDeselect },
+  { name: 'Select the block before', key: 'ArrowUp', run: (store) => selectBeside(store, -1) },
+  { name: 'Select the block after', key: 'ArrowDown', run: (store) => selectBeside(store, 1) },
+  { name: 'Previous section', key: '[', run: (store) => goToSection(store, -1) },
+  { name: 'Next section', key: ']', run: (store) => goToSection(store, 1) },
+  { name: 'Column grid', key: 'G', run: toggle('grid') },
+  { name: 'Distances', key: 'D', run: toggle('distances') },
+  { name: 'Tray', key: 'T', run: toggle('tray') },
+  { name: 'Next range of widths to edit', key: 'R', run: cycleScope },
+  { name: 'All views', key: '0', run: (store) => store.setState({ shown: 'all' }) },
+  ...[1, 2, 3, 4].map((n) => ({
+    name: `View ${n} alone on the stage`,
+    key: String(n),
+    run: (store: ComposeStore) => store.setState({ shown: n - 1 }),
+    possible: (store: ComposeStore) => n <= store.getState().session.site.views.length,
+  })),
+]
+
+/** Kinds of block that are added by name; items and links stand in lists and navs. */
+export const ADDABLE: readonly BlockKind[] = BLOCK_KINDS.filter((kind) => kind !== 'section')
+
+export const ADD_COMMANDS: Command[] = [
+  ...ADDABLE.map((kind) => ({
+    name: `Add ${kind}`,
+    run: (store: ComposeStore) => addBlock(store, kind),
+    possible: (store: ComposeStore) => insertPlace(store.getState(), kind) !== undefined,
+  })),
+  ...JOBS.map((job) => ({ name: `Add section: ${job.replace('-', ' ')}`, run: (store: ComposeStore) => addSection(store, job) })),
+]
+
+/** Selecting each block of the page by its name and words. */
+export function blockCommands(store: ComposeStore): Command[] {
+  const page = pageOf(store.getState())
+  return page.sections.map((section, i) => ({ name: `Go to section ${i + 1}: ${blockName(section)}`, run: () => select(store, section.id) }))
+}
+
+/** True if a key press is a command's key. */
+export function matches(command: Command, event: Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'metaKey' | 'shiftKey' | 'altKey'>): boolean {
+  if (!command.key) return false
+  const parts = command.key.split(' ')
+  const key = parts.at(-1)!
+  const modifier = event.ctrlKey || event.metaKey
+  const plain = key.length === 1 && /[^A-Z0-9]/.test(key)
+  return (
+    event.key.toLowerCase() === key.toLowerCase() &&
+    modifier === parts.includes('Ctrl') &&
+    event.altKey === parts.includes('Alt') &&
+    (plain || event.shiftKey === parts.includes('Shift'))
+  )
+}
+

@@ -1,0 +1,91 @@
+import { holds } from '#core/blocks/kinds'
+import type { Block } from '#core/site/schema'
+import type { BlockKind } from '#core/site/kinds'
+import { newBlock, newSection } from '#core/blocks/defaults'
+import { isContainer, withNewIds } from '#core/site/tree'
+import { positionOf } from '#core/edits/edit'
+import { blockName, type ComposeState, type ComposeStore, edit, editAll, makeId, pageOf, selected } from './store'
+
+type Job = Parameters<typeof newSection>[0]
+
+/** Where a new block of a kind goes: into the selection if it may hold it, else after the selection or what holds it. */
+export function insertPlace(state: ComposeState, kind: BlockKind): { parent: string; index: number } | undefined {
+  const page = pageOf(state)
+  const place = selected(state)
+  if (kind === 'section') {
+    const section = place && (place.ancestors[0] ?? place.block)
+    const at = page.sections.findIndex((one) => one.id === section?.id)
+    const footer = page.sections.at(-1)?.job === 'footer' ? page.sections.length - 1 : page.sections.length
+    return { parent: page.id, index: at < 0 ? footer : at + 1 }
+  }
+  if (!place) {
+    const last = page.sections.at(-1)
+    return last && { parent: last.id, index: last.children.length }
+  }
+  const { block } = place
+  if (isContainer(block) && holds[block.kind].includes(kind)) return { parent: block.id, index: block.children.length }
+  const chain = [...place.ancestors, block]
+  for (let i = place.ancestors.length - 1; i >= 0; i--) {
+    const ancestor = place.ancestors[i]!
+    if (holds[ancestor.kind].includes(kind)) return { parent: ancestor.id, index: ancestor.children.indexOf(chain[i + 1] as never) + 1 }
+  }
+  return undefined
+}
+
+function insert(store: ComposeStore, block: Block): void {
+  const place = insertPlace(store.getState(), block.kind)
+  if (place && edit(store, { kind: 'insert', ...place, blocks: [block] })) store.setState({ selection: block.id })
+}
+
+export const addBlock = (store: ComposeStore, kind: BlockKind): void => insert(store, newBlock(kind, makeId))
+export const addSection = (store: ComposeStore, job: Job): void => insert(store, newSection(job, makeId))
+
+/** Puts blocks from the clipboard in, with new ids, after the selection. */
+export function paste(store: ComposeStore, blocks: Block[]): void {
+  for (const block of blocks) insert(store, withNewIds(block, makeId))
+}
+
+export function duplicateSelection(store: ComposeStore): void {
+  const state = store.getState()
+  const place = selected(state)
+  if (!place) return
+  const copy = withNewIds(place.block, makeId)
+  const { parent, index } = positionOf(state.session.site, place)
+  if (edit(store, { kind: 'insert', parent, index: index + 1, blocks: [copy] })) store.setState({ selection: copy.id })
+}
+
+/** Deletes the selection and selects what stood beside it, or what held it. */
+export function deleteSelection(store: ComposeStore): void {
+  const state = store.getState()
+  const place = selected(state)
+  if (!place) return
+  const siblings: readonly Block[] = place.ancestors.at(-1)?.children ?? pageOf(state).sections
+  const { index } = positionOf(state.session.site, place)
+  const next = siblings[index + 1] ?? siblings[index - 1] ?? place.ancestors.at(-1)
+  if (edit(store, { kind: 'remove', blocks: [place.block.id] })) store.setState({ selection: next?.id ?? null })
+}
+
+/** Moves the selection one place up or down among its siblings. */
+export function moveSelection(store: ComposeStore, by: 1 | -1): void {
+  const state = store.getState()
+  const place = selected(state)
+  if (!place) return
+  const { parent, index } = positionOf(state.session.site, place)
+  const count = (place.ancestors.at(-1)?.children ?? pageOf(state).sections).length
+  const to = index + by
+  if (to >= 0 && to < count) edit(store, { kind: 'move', block: place.block.id, parent, index: to })
+}
+
+/** Puts a new group around the selection, in its place. */
+export function groupSelection(store: ComposeStore): void {
+  const state = store.getState()
+  const place = selected(state)
+  if (!place || !holds.group.includes(place.block.kind)) return
+  const { parent, index } = positionOf(state.session.site, place)
+  const group = newBlock('group', makeId)
+  const made = editAll(store, `group ${blockName(place.block)}`, [
+    { kind: 'insert', parent, index, blocks: [group] },
+    { kind: 'move', block: place.block.id, parent: group.id, index: 0 },
+  ])
+  if (made) store.setState({ selection: group.id })
+}

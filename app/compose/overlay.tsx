@@ -1,0 +1,58 @@
+import { useRef } from 'react'
+import { useCompose, useComposeState } from './context'
+import { blockAt, useFrames } from './frames'
+import { GridHatch } from './grid-hatch'
+import { Marks } from './marks'
+import { Distances } from './distances'
+import { useBlockDrag } from './block-drag'
+import { select } from './store'
+import { useWordsEditor } from './words-editor'
+import { useDropPicture } from './picture-drop'
+
+/** What is drawn over a view, and what the pointer does there. */
+export function Overlay({ index, scale }: { index: number; scale: number }) {
+  const store = useCompose()
+  const frames = useFrames()
+  const surface = useRef<HTMLDivElement>(null)
+  const words = useComposeState((state) => state.words)
+  const drag = useBlockDrag(index, surface)
+  const drop = useDropPicture(index, surface)
+  useWordsEditor(index)
+  const editing = words?.view === index
+
+  const hit = (event: { clientX: number; clientY: number }) => {
+    const view = frames.get(index)
+    const bounds = surface.current!.getBoundingClientRect()
+    return view && blockAt(view, event.clientX - bounds.left, event.clientY - bounds.top)
+  }
+
+  return (
+    <div
+      ref={surface}
+      className="absolute inset-0 touch-none"
+      style={{ pointerEvents: editing ? 'none' : 'auto' }}
+      onPointerDown={(event) => {
+        if (event.button !== 0) return
+        const id = hit(event)
+        // A press on what is selected, or inside it, may begin a drag of the whole selection.
+        drag.begin(event, id)
+        if (words) store.setState({ words: null })
+      }}
+      onDoubleClick={(event) => {
+        const id = hit(event)
+        if (id === undefined) return
+        select(store, id)
+        store.setState({ words: { block: id, view: index } })
+      }}
+      onDragOver={drop.over}
+      onDragLeave={drop.leave}
+      onDrop={drop.drop}
+    >
+      <GridHatch index={index} scale={scale} />
+      <Marks index={index} />
+      <Distances index={index} />
+      {drag.feedback}
+      {drop.feedback}
+    </div>
+  )
+}

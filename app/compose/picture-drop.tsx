@@ -1,0 +1,92 @@
+import { type DragEvent, type RefObject, useState } from 'react'
+import { toast } from 'sonner'
+import { newBlock } from '#core/blocks/defaults'
+import type { Edit } from '#core/edits/index'
+import type { Picture } from '#core/site/schema'
+import { findBlock } from '#core/site/tree'
+import { dropPlace } from './block-drag'
+import { useCompose } from './context'
+import { type Box, blockAt, boxOf, useFrames } from './frames'
+import { type ComposeStore, editAll, makeId } from './store'
+
+const MAX_PICTURE = 30 * 1024 * 1024
+
+/** Uploads a picture; `undefined`, with the reason shown, if the server refuses it. */
+export async function uploadPicture(siteId: string, file: File): Promise<Picture | undefined> {
+  if (file.size > MAX_PICTURE) {
+    toast.error(`"${file.name}" weighs ${(file.size / 1024 / 1024).toFixed(1)} MB. A picture may weigh 30 MB at most.`)
+    return undefined
+  }
+  const note = toast.loading(`Reading ${file.name}`)
+  try {
+    const form = new FormData()
+    form.set('picture', file)
+    const response = await fetch(`/sites/${siteId}/pictures`, { method: 'POST', body: form })
+    const answer = (await response.json()) as Omit<Picture, 'id'> | { problem: string }
+    if ('problem' in answer) {
+      toast.error(answer.problem, { id: note })
+      return undefined
+    }
+    toast.dismiss(note)
+    return { ...answer, id: makeId() }
+  } catch {
+    toast.error(`"${file.name}" was not uploaded: the server cannot be reached.`, { id: note })
+    return undefined
+  }
+}
+
+/** The edits that put a picture into a picture block; one of the same bytes is not added twice. */
+export function pictureEdits(store: ComposeStore, picture: Picture, block: string): Edit[] {
+  const known = store.getState().session.site.pictures.find((one) => one.hash === picture.hash)
+  const set: Edit = { kind: 'field', block, field: 'picture', value: (known ?? picture).id }
+  return known ? [set] : [{ kind: 'picture-add', picture }, set]
+}
+
+/** Dropping of picture files on a view: onto a picture to change it, elsewhere to add one. */
+export function useDropPicture(index: number, surface: RefObject<HTMLDivElement | null>) {
+  const store = useCompose()
+  const frames = useFrames()
+  const [line, setLine] = useState<Box | null>(null)
+
+  function target(event: DragEvent) {
+    const view = frames.get(index)
+    if (!view || !event.dataTransfer.types.includes('Files')) return undefined
+    const bounds = surface.current!.getBoundingClientRect()
+    const x = event.clientX - bounds.left
+    const y = event.clientY - bounds.top
+    const id = blockAt(view, x, y)
+    const place = id === undefined ? undefined : findBlock(store.getState().session.site, id)
+    if (place?.block.kind === 'picture') return { view, block: place.block.id }
+    const drop = dropPlace(store.getState(), view, x, y, 'picture', '')
+    return drop && { view, drop }
+  }
+
+  return {
+    over(event: DragEvent) {
+      const found = target(event)
+      if (!found) return
+      event.preventDefault()
+      setLine('drop' in found && found.drop ? found.drop.line : (boxOf(found.view, (found as { block: string }).block) ?? null))
+    },
+    leave: () => setLine(null),
+    async drop(event: DragEvent) {
+      const found = target(event)
+      setLine(null)
+      if (!found) return
+      event.preventDefault()
+      for (const file of [...event.dataTransfer.files]) {
+        const picture = await uploadPicture(store.getState().siteId, file)
+        if (!picture) continue
+        if ('drop' in found && found.drop) {
+          const block = newBlock('picture', makeId)
+          const { parent, index: at } = found.drop
+          editAll(store, `add ${file.name}`, [{ kind: 'insert', parent, index: at, blocks: [block] }, ...pictureEdits(store, picture, block.id)])
+          store.setState({ selection: block.id })
+        } else {
+          editAll(store, `picture ${file.name}`, pictureEdits(store, picture, (found as { block: string }).block))
+        }
+      }
+    },
+    feedback: line && <div className="pointer-events-none absolute z-20 border-2 border-yarrow bg-yarrow/20" style={{ ...line, minHeight: 2 }} />,
+  }
+}

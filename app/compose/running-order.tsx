@@ -1,0 +1,244 @@
+import { closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
+import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable'
+import { CSS } from '@dnd-kit/utilities'
+import { Copy, Eye, EyeOff, MoreHorizontal, Pencil, Plus, Trash2 } from 'lucide-react'
+import { DropdownMenu } from 'radix-ui'
+import { useEffect, useRef, useState } from 'react'
+import { JOBS } from '#core/blocks/kinds'
+import type { Block, Section } from '#core/site/schema'
+import { hasWords, isContainer, walk } from '#core/site/tree'
+import { plainText } from '#core/site/words'
+import { ADDABLE } from './commands'
+import { useCompose, useComposeState } from './context'
+import { addBlock, addSection, deleteSelection, duplicateSelection, insertPlace } from './insert'
+import { blockName, edit, pageOf, select, selected } from './store'
+import { spanText } from './tray/figures'
+
+/** Slots of a section that have words, and slots in all. */
+export function slotCount(section: Section, language: string): { filled: number; all: number } {
+  const slots = [...walk(section)].filter(hasWords)
+  return { filled: slots.filter((one) => plainText(one.words[language] ?? []).trim() !== '').length, all: slots.length }
+}
+
+/** The first heading of a section, or its first words. */
+function leadOf(section: Section, language: string): string {
+  const slots = [...walk(section)].filter(hasWords)
+  const heading = slots.find((one) => one.kind === 'heading') ?? slots[0]
+  return heading ? plainText(heading.words[language] ?? []) : ''
+}
+
+/** The list of sections of the page, and the blocks of the one that is selected. */
+export function RunningOrder() {
+  const store = useCompose()
+  const page = useComposeState(pageOf)
+  const language = useComposeState((state) => state.session.site.language)
+  const place = useComposeState(selected)
+  const open = place && (place.ancestors[0] ?? place.block).id
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }))
+  const without = page.sections.filter((one) => {
+    const { filled, all } = slotCount(one, language)
+    return filled < all
+  }).length
+
+  const onDragEnd = ({ active, over }: DragEndEvent) => {
+    if (!over || active.id === over.id) return
+    edit(store, { kind: 'move', block: String(active.id), parent: page.id, index: page.sections.findIndex((one) => one.id === over.id) })
+  }
+  return (
+    <div className="flex h-full flex-col bg-panel">
+      <div className="border-b border-line px-3.5 py-2">
+        <h2 className="text-[14px] font-semibold">Running order</h2>
+        <p className="text-label text-ink-2">
+          {page.sections.length} {page.sections.length === 1 ? 'section' : 'sections'}
+          {without > 0 ? `, ${without} without all words` : ''}
+        </p>
+      </div>
+      <div className="min-h-0 flex-1 overflow-y-auto">
+        <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+          <SortableContext items={page.sections.map((one) => one.id)} strategy={verticalListSortingStrategy}>
+            <ol>
+              {page.sections.map((section, index) => (
+                <SectionItem key={section.id} section={section} index={index} open={section.id === open} selection={place?.block.id} language={language} lead={leadOf(section, language)} />
+              ))}
+            </ol>
+          </SortableContext>
+        </DndContext>
+        {page.sections.length === 0 && <p className="p-3.5 text-ink-2">The page is empty. Add its first section below.</p>}
+      </div>
+      <div className="flex gap-1.5 border-t border-line p-2">
+        <AddMenu label="Section" options={JOBS.map((job) => ({ name: job.replace('-', ' '), run: () => addSection(store, job) }))} />
+        <AddBlocks />
+      </div>
+    </div>
+  )
+}
+
+function AddBlocks() {
+  const store = useCompose()
+  // The menu depends on the selection: only what can be put there is offered.
+  useComposeState((state) => state.selection)
+  const hasSections = useComposeState((state) => pageOf(state).sections.length > 0)
+  const kinds = hasSections ? ADDABLE.filter((kind) => insertPlace(store.getState(), kind)) : []
+  return <AddMenu label="Block" disabled={kinds.length === 0} options={kinds.map((kind) => ({ name: kind, run: () => addBlock(store, kind) }))} />
+}
+
+function AddMenu({ label, options, disabled = false }: { label: string; options: { name: string; run: () => void }[]; disabled?: boolean }) {
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger disabled={disabled} aria-label={`Add a ${label.toLowerCase()}`} className="flex h-[28px] flex-1 items-center justify-center gap-1 rounded-2 border border-line-strong bg-field hover:border-ink disabled:text-muted disabled:hover:border-line-strong">
+        <Plus size={14} strokeWidth={1.5} /> {label}
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content side="top" align="start" sideOffset={4} className="z-50 max-h-[70vh] min-w-40 overflow-auto rounded-2 border border-line-strong bg-field p-1 shadow-float">
+          {options.map((option) => (
+            <DropdownMenu.Item key={option.name} className="flex h-7 cursor-default items-center rounded-2 px-2 outline-none first-letter:uppercase data-[highlighted]:bg-ground" onSelect={option.run}>
+              {option.name[0]!.toUpperCase() + option.name.slice(1)}
+            </DropdownMenu.Item>
+          ))}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  )
+}
+
+type SectionItemProps = { section: Section; index: number; open: boolean; selection: string | undefined; language: string; lead: string }
+
+function SectionItem({ section, index, open, selection, language, lead }: SectionItemProps) {
+  const store = useCompose()
+  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: section.id })
+  const [renaming, setRenaming] = useState(false)
+  const item = useRef<HTMLLIElement>(null)
+  useEffect(() => {
+    if (open) item.current?.scrollIntoView({ block: 'nearest' })
+  }, [open])
+  const { filled, all } = slotCount(section, language)
+  return (
+    <li
+      ref={(node) => {
+        setNodeRef(node)
+        item.current = node
+      }}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+      className={`group border-b border-line ${isDragging ? 'relative z-10 bg-field shadow-float' : ''}`}
+    >
+      <div className={`relative ${open ? 'bg-wash' : 'hover:bg-ground/60'} ${section.hidden ? 'opacity-60' : ''}`}>
+        {renaming ? (
+          <Rename block={section} onDone={() => setRenaming(false)} />
+        ) : (
+          <button
+            type="button"
+            {...attributes}
+            {...listeners}
+            aria-roledescription="section"
+            className="grid w-full grid-cols-[22px_1fr_auto] gap-x-0 px-2 py-2 text-left"
+            onClick={() => select(store, section.id)}
+            onDoubleClick={() => setRenaming(true)}
+          >
+            <span className="figure text-muted">{String(index + 1).padStart(2, '0')}</span>
+            <span className="truncate font-semibold">{blockName(section)}</span>
+            <span className="figure pl-1 text-muted group-hover:invisible">
+              {filled}/{all}
+            </span>
+            {lead !== '' && <span className="col-start-2 line-clamp-2 text-label text-ink-2">{lead}</span>}
+          </button>
+        )}
+        <span className="absolute right-1 top-1.5 opacity-0 group-focus-within:opacity-100 group-hover:opacity-100">
+          <SectionMenu section={section} onRename={() => setRenaming(true)} />
+        </span>
+      </div>
+      {open && (
+        <ul className="bg-field py-1.5">
+          {section.children.map((child) => (
+            <BlockItem key={child.id} block={child} depth={0} selection={selection} />
+          ))}
+          {section.children.length === 0 && <li className="px-[34px] py-1 text-label text-muted">No blocks yet</li>}
+        </ul>
+      )}
+    </li>
+  )
+}
+
+function BlockItem({ block, depth, selection }: { block: Block; depth: number; selection: string | undefined }) {
+  const store = useCompose()
+  const chosen = block.id === selection
+  const span = useComposeState((state) => spanText(state, block))
+  return (
+    <li>
+      <button
+        type="button"
+        aria-current={chosen}
+        className={`flex w-full items-baseline justify-between border-l-[3px] py-0.5 pr-3 text-left ${chosen ? 'border-ink bg-ground font-semibold' : 'border-transparent text-ink-2 hover:bg-ground/60'} ${block.hidden ? 'opacity-60' : ''}`}
+        style={{ paddingLeft: 31 + depth * 12 }}
+        onClick={() => select(store, block.id)}
+      >
+        <span className="truncate">{blockName(block)}</span>
+        {block.hidden ? <EyeOff size={12} aria-label="hidden" /> : <span className="figure text-muted">{span}</span>}
+      </button>
+      {isContainer(block) && block.children.length > 0 && (
+        <ul>
+          {block.children.map((child) => (
+            <BlockItem key={child.id} block={child} depth={depth + 1} selection={selection} />
+          ))}
+        </ul>
+      )}
+    </li>
+  )
+}
+
+function Rename({ block, onDone }: { block: Block; onDone: () => void }) {
+  const store = useCompose()
+  const take = (name: string) => {
+    onDone()
+    const trimmed = name.trim().slice(0, 80)
+    if (trimmed !== (block.name ?? '')) edit(store, { kind: 'field', block: block.id, field: 'name', value: trimmed === '' ? null : trimmed })
+  }
+  return (
+    <input
+      autoFocus
+      aria-label="Name of the section"
+      className="mx-2 my-2 w-[calc(100%-16px)] rounded-2 border border-ink bg-field px-2 py-1"
+      defaultValue={blockName(block)}
+      onFocus={(event) => event.target.select()}
+      onBlur={(event) => take(event.target.value)}
+      onKeyDown={(event) => {
+        event.stopPropagation()
+        if (event.key === 'Enter') take(event.currentTarget.value)
+        else if (event.key === 'Escape') onDone()
+      }}
+    />
+  )
+}
+
+function SectionMenu({ section, onRename }: { section: Section; onRename: () => void }) {
+  const store = useCompose()
+  const on = (run: () => void) => () => {
+    select(store, section.id)
+    run()
+  }
+  const items = [
+    { name: 'Rename', icon: Pencil, run: onRename },
+    { name: 'Duplicate', icon: Copy, run: on(() => duplicateSelection(store)) },
+    {
+      name: section.hidden ? 'Show' : 'Hide',
+      icon: section.hidden ? Eye : EyeOff,
+      run: () => void edit(store, { kind: 'field', block: section.id, field: 'hidden', value: section.hidden ? null : true }),
+    },
+    { name: 'Delete', icon: Trash2, run: on(() => deleteSelection(store)) },
+  ]
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger aria-label={`More for ${blockName(section)}`} className="flex h-6 w-7 items-center justify-center rounded-2 bg-field/80 hover:bg-field">
+        <MoreHorizontal size={16} strokeWidth={1.5} />
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content align="start" sideOffset={2} className="z-50 min-w-36 rounded-2 border border-line-strong bg-field p-1 shadow-float">
+          {items.map(({ name, icon: Icon, run }) => (
+            <DropdownMenu.Item key={name} className="flex h-7 cursor-default items-center gap-2 rounded-2 px-2 outline-none data-[highlighted]:bg-ground" onSelect={run}>
+              <Icon size={14} strokeWidth={1.5} /> {name}
+            </DropdownMenu.Item>
+          ))}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  )
+}

@@ -1,0 +1,128 @@
+import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
+import { useCompose, useComposeState } from './context'
+import { FramesProvider, type Frames } from './frames'
+import { createViewRenderer } from './rendering'
+import { pageOf } from './store'
+import { View } from './view'
+
+const GAP = 14
+const SIDE = 30
+
+/** Scales at which views stand side by side in a width, those with a zoom of their own left out of the sharing. */
+function scalesFor(widths: readonly number[], zooms: readonly (number | null)[], available: number): number[] {
+  const own = widths.reduce((sum, width, i) => sum + (zooms[i] == null ? 0 : width * zooms[i]!), 0)
+  const shared = widths.reduce((sum, width, i) => sum + (zooms[i] == null ? width : 0), 0)
+  const room = available - SIDE - GAP - (widths.length - 1) * GAP
+  const fit = Math.min(1, Math.max(0.12, shared === 0 ? 1 : (room - own) / shared))
+  return widths.map((_, i) => zooms[i] ?? fit)
+}
+
+/** Tops of rows and the height of all, px of the screen. */
+type Rows = { tops: { id: string; top: number }[]; height: number }
+
+/** The views, side by side, their sections aligned row by row. */
+export function Stage() {
+  const store = useCompose()
+  const site = useComposeState((state) => state.session.site)
+  const page = useComposeState(pageOf)
+  const shown = useComposeState((state) => state.shown)
+  const zooms = useComposeState((state) => state.zooms)
+  const stage = useRef<HTMLDivElement>(null)
+  const frames = useRef<Frames>(new Map())
+  const [available, setAvailable] = useState(0)
+  const [rows, setRows] = useState<Rows>({ tops: [], height: 400 })
+  const [ready, setReady] = useState(0)
+  const renderPage = useMemo(() => createViewRenderer(site.language), [site.language])
+  const rendered = useMemo(() => renderPage(site, page), [renderPage, site, page])
+
+  const indexes = useMemo(() => (shown === 'all' || shown >= site.views.length ? site.views.map((_, i) => i) : [shown]), [shown, site.views])
+  const scales = useMemo(() => {
+    const widths = indexes.map((i) => site.views[i]!)
+    return scalesFor(widths, indexes.map((i) => zooms[i] ?? (shown === 'all' ? null : Math.min(1, (available - SIDE - 2 * GAP) / site.views[i]!))), available)
+  }, [indexes, site.views, zooms, available, shown])
+
+  const layOut = useCallback(() => {
+    const views = [...frames.current.values()]
+    if (views.length === 0) return
+    const heights = views.map((view) => ({ view, sections: view.frame.heights() }))
+    const tallest = new Map<string, number>()
+    for (const { view, sections } of heights) {
+      for (const [id, height] of sections) tallest.set(id, Math.max(tallest.get(id) ?? 0, height * view.scale))
+    }
+    for (const { view, sections } of heights) {
+      view.frame.align(new Map([...sections].map(([id, height]) => [id, tallest.get(id)! / view.scale - height])))
+    }
+    let top = 0
+    const tops = [...tallest].map(([id, height]) => {
+      const row = { id, top }
+      top += height
+      return row
+    })
+    setRows((old) => (Math.abs(old.height - top) < 0.01 && old.tops.length === tops.length && old.tops.every((one, i) => one.id === tops[i]!.id && Math.abs(one.top - tops[i]!.top) < 0.01) ? old : { tops, height: top }))
+    store.setState((state) => ({ layout: state.layout + 1 }))
+  }, [store])
+
+  useLayoutEffect(() => {
+    const element = stage.current!
+    const observer = new ResizeObserver(() => setAvailable(element.clientWidth))
+    observer.observe(element)
+    setAvailable(element.clientWidth)
+    return () => observer.disconnect()
+  }, [])
+
+  useLayoutEffect(() => {
+    for (const [position, index] of indexes.entries()) {
+      const view = frames.current.get(index)
+      if (!view) continue
+      view.scale = scales[position]!
+      view.frame.show(rendered)
+    }
+    layOut()
+  }, [rendered, scales, indexes, ready, layOut])
+
+  // Where a picture or a font arrives late, the rows are aligned again, once for each frame of the screen.
+  const pending = useRef(0)
+  const later = useCallback(() => {
+    cancelAnimationFrame(pending.current)
+    pending.current = requestAnimationFrame(layOut)
+  }, [layOut])
+  useEffect(() => () => cancelAnimationFrame(pending.current), [])
+
+  const onReady = useCallback(() => setReady((n) => n + 1), [])
+
+  return (
+    <FramesProvider value={frames.current}>
+      <div ref={stage} data-stage className="relative h-full overflow-auto bg-ground" tabIndex={-1}>
+        <div className="flex w-max" style={{ paddingLeft: SIDE, paddingRight: GAP, gap: GAP }}>
+          {available > 0 &&
+            indexes.map((index, position) => (
+              <View
+                key={`${index}:${site.views[index]}`}
+                index={index}
+                width={site.views[index]!}
+                scale={scales[position]!}
+                height={Math.max(rows.height, 160)}
+                onReady={onReady}
+                onLater={later}
+              />
+            ))}
+        </div>
+        <RowNumbers rows={rows} />
+      </div>
+    </FramesProvider>
+  )
+}
+
+const CAPTION = 36
+
+function RowNumbers({ rows }: { rows: Rows }) {
+  return (
+    <div aria-hidden className="pointer-events-none absolute left-0 top-0 w-full" style={{ height: rows.height + CAPTION }}>
+      {rows.tops.map(({ id, top }, i) => (
+        <div key={id} className="absolute left-0 w-[30px] border-t border-dashed border-line-strong pl-1.5 pt-1" style={{ top: top + CAPTION }}>
+          <span className="figure text-muted">{String(i + 1).padStart(2, '0')}</span>
+        </div>
+      ))}
+    </div>
+  )
+}

@@ -1,0 +1,129 @@
+import type { Edit } from '#core/edits/index'
+import type { PendingEdit } from '#core/edits/session'
+import { type ComposeStore, settleSent, takeIn } from './store'
+
+type Missed = { key: string; edit: Edit }[]
+type Answer =
+  | { status: 'saved'; revision: number; refused: { key: string; reason: string }[] }
+  | { status: 'behind'; revision: number; missed: Missed }
+  | { problem: string }
+
+/** Edits of one tab that the server has not acknowledged, kept over a reload. */
+const keptUnder = (siteId: string) => `yarrowfinch.unsent.${siteId}`
+
+const RETRY = [500, 1000, 2000, 5000, 10_000]
+
+/**
+ * Sends a store's edits to the server as they are made, one request at a time, and takes in those of other tabs.
+ * A lost connection changes nothing but the time: edits wait, are tried again, and survive a reload.
+ * @returns a function that stops it
+ */
+export function startSync(store: ComposeStore): () => void {
+  const { siteId } = store.getState()
+  const channel = new BroadcastChannel(`yarrowfinch.${siteId}`)
+  let stopped = false
+  let failures = 0
+  let timer: ReturnType<typeof setTimeout> | undefined
+
+  async function send(): Promise<void> {
+    clearTimeout(timer)
+    const { session, sending, save } = store.getState()
+    if (stopped || sending.size > 0 || session.pending.length === 0) return
+    const batch = session.pending.slice(0, 200)
+    const keys = batch.map((one) => one.key)
+    store.setState({ sending: new Set(keys), save: save.kind === 'waiting' ? save : { kind: 'saving' } })
+    try {
+      const response = await fetch(`/sites/${siteId}/edits`, {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify({ base: session.revision, edits: batch.map(({ key, edit }) => ({ key, edit })) }),
+      })
+      if (response.status >= 500) throw new Error('The server failed.')
+      accept(keys, (await response.json()) as Answer)
+      failures = 0
+    } catch {
+      failures++
+      store.setState({ sending: new Set(), save: { kind: 'waiting', why: 'The server cannot be reached. Edits wait here and are sent when it answers.' } })
+      timer = setTimeout(() => void send(), RETRY[Math.min(failures, RETRY.length) - 1])
+      return
+    }
+    remember()
+    void send()
+  }
+
+  function accept(keys: string[], answer: Answer): void {
+    store.setState({ sending: new Set() })
+    if ('problem' in answer) {
+      const { session } = store.getState()
+      settleSent(store, keys, session.revision, keys.map((key) => ({ key, reason: answer.problem })))
+    } else if (answer.status === 'behind') {
+      takeIn(store, answer.missed, answer.revision)
+    } else {
+      settleSent(store, keys, answer.revision, answer.refused)
+      channel.postMessage(answer.revision)
+    }
+    if (store.getState().session.pending.length === 0) store.setState({ save: { kind: 'saved', at: new Date() } })
+  }
+
+  /** Asks for edits made elsewhere. */
+  async function pull(): Promise<void> {
+    const { session, sending } = store.getState()
+    if (stopped || sending.size > 0) return
+    try {
+      const response = await fetch(`/sites/${siteId}/edits?since=${session.revision}`)
+      if (!response.ok) return
+      const { revision, missed } = (await response.json()) as { revision: number; missed: Missed }
+      if (missed.length > 0 && store.getState().session.revision === session.revision) takeIn(store, missed, revision)
+    } catch {
+      // No connection: the next save or the next look at this tab asks again.
+    }
+  }
+
+  function remember(): void {
+    const { pending, revision } = store.getState().session
+    try {
+      if (pending.length === 0) sessionStorage.removeItem(keptUnder(siteId))
+      else sessionStorage.setItem(keptUnder(siteId), JSON.stringify({ revision, pending }))
+    } catch {
+      // A full or forbidden storage keeps nothing over a reload; the edits still wait in this tab.
+    }
+  }
+
+  /** Brings back what waited before a reload, less what the server has kept in the meantime. */
+  async function recall(): Promise<void> {
+    const kept = sessionStorage.getItem(keptUnder(siteId))
+    if (!kept) return
+    const { revision, pending } = JSON.parse(kept) as { revision: number; pending: PendingEdit[] }
+    const response = await fetch(`/sites/${siteId}/edits?since=${revision}`)
+    const { missed } = (await response.json()) as { missed: Missed }
+    const known = new Set(missed.map((one) => one.key))
+    const { session } = store.getState()
+    const waiting = pending.filter((one) => !known.has(one.key))
+    store.setState({ session: { ...session, pending: [...waiting, ...session.pending] } })
+    takeIn(store, [], session.revision)
+  }
+
+  const onLook = () => void pull()
+  const onLine = () => void send()
+  channel.onmessage = (event: MessageEvent<number>) => {
+    if (event.data > store.getState().session.revision) void pull()
+  }
+  window.addEventListener('focus', onLook)
+  window.addEventListener('online', onLine)
+  const unsubscribe = store.subscribe((state, before) => {
+    if (state.session.pending === before.session.pending) return
+    remember()
+    void send()
+  })
+  recall()
+    .catch(() => undefined)
+    .finally(() => void send())
+  return () => {
+    stopped = true
+    clearTimeout(timer)
+    channel.close()
+    unsubscribe()
+    window.removeEventListener('focus', onLook)
+    window.removeEventListener('online', onLine)
+  }
+}

@@ -1,0 +1,71 @@
+import { useNavigate } from 'react-router'
+import { newPage } from '#core/site/defaults'
+import { addressSchema, type Page } from '#core/site/schema'
+import { slug } from '#core/render/names'
+import { Button } from '../../ui/button'
+import { useCompose, useComposeState } from '../context'
+import { edit, makeId } from '../store'
+
+type TextProps = { label: string; value: string; note: string; onTake: (value: string) => void }
+
+function Text({ label, value, note, onTake }: TextProps) {
+  return (
+    <label className="block">
+      <span className="text-label text-ink-2">{label}</span>
+      <input
+        key={value}
+        className="mt-0.5 h-[28px] w-full rounded-2 border border-line-strong bg-field px-2"
+        defaultValue={value}
+        onBlur={(event) => event.target.value !== value && onTake(event.target.value)}
+        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+      />
+      <span className="mt-0.5 block text-label text-muted">{note}</span>
+    </label>
+  )
+}
+
+/** The page itself: its name, address, and what search results show of it. */
+export function PageColumn({ page }: { page: Page }) {
+  const store = useCompose()
+  const navigate = useNavigate()
+  const { siteId } = store.getState()
+  const site = useComposeState((state) => state.session.site)
+  const { language } = site
+  const set = (values: Partial<Pick<Page, 'name' | 'address' | 'title' | 'description'>>) => edit(store, { kind: 'page-field', page: page.id, values })
+  const title = page.title[language] ?? ''
+  const description = page.description[language] ?? ''
+  const open = (id: string) => void navigate(`/sites/${siteId}/pages/${id}/compose`)
+
+  const add = () => {
+    const taken = new Set(site.pages.map((one) => one.address))
+    let n = site.pages.length + 1
+    while (taken.has(`page-${n}`)) n++
+    const added = newPage(makeId, `Page ${n}`, `page-${n}`)
+    if (edit(store, { kind: 'page-add', index: site.pages.length, page: added })) open(added.id)
+  }
+  const remove = () => {
+    const next = site.pages.find((one) => one.id !== page.id)
+    if (next && edit(store, { kind: 'page-remove', page: page.id })) open(next.id)
+  }
+  return (
+    <div className="grid max-w-4xl grid-cols-2 gap-x-6 gap-y-1.5">
+      <Text label="Name of the page" value={page.name} note="Shown here and in links" onTake={(name) => name.trim() !== '' && set({ name: name.trim() })} />
+      <Text
+        label="Address"
+        value={page.address}
+        note={page.address === '' ? 'The first page of the site: index.html' : `${page.address}.html`}
+        onTake={(value) => set({ address: addressSchema.safeParse(value).success ? value : slug(value) })}
+      />
+      <Text label="Title" value={title} note={title === '' ? `Without one, “${page.name} · ${site.name}” is used` : `${title.length} characters; search results show about 60`} onTake={(value) => set({ title: { ...page.title, [language]: value.slice(0, 200) } })} />
+      <Text label="Description" value={description} note={description === '' ? 'Search results show it under the title' : `${description.length} characters; search results show about 155`} onTake={(value) => set({ description: { ...page.description, [language]: value.slice(0, 500) } })} />
+      <div className="col-span-2 flex gap-2">
+        <Button onClick={add}>Add a page</Button>
+        {site.pages.length > 1 && (
+          <Button look="danger" onClick={remove}>
+            Delete this page
+          </Button>
+        )}
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,125 @@
+import { contrastOfWords } from '#core/colour/contrast'
+import { sharedClass } from '#core/render/page'
+import type { Block } from '#core/site/schema'
+import { pixels } from '#core/style/values'
+import { fluidAt, growthPer100 } from '#core/type/fluid'
+import { familyOf } from '#core/type/families'
+import { Choice } from '../../ui/choice'
+import { NumberField } from '../../ui/number-field'
+import { useCompose, useComposeState } from '../context'
+import { useFrames } from '../frames'
+import { edit } from '../store'
+import { LengthField } from './length-field'
+import { ColumnHead, Finding, Row } from './row'
+import type { StyleAccess } from './use-style'
+
+const ALIGN = [
+  { value: 'start', label: 'Start' },
+  { value: 'center', label: 'Centre' },
+  { value: 'end', label: 'End' },
+] as const
+const LINES = [
+  { value: 'wrap', label: 'As they fall' },
+  { value: 'balance', label: 'Balance' },
+  { value: 'pretty', label: 'No orphans' },
+  { value: 'nowrap', label: 'One line' },
+] as const
+const CASES = [
+  { value: 'as-typed', label: 'As typed' },
+  { value: 'capitals', label: 'Capitals' },
+  { value: 'small-capitals', label: 'Small caps' },
+] as const
+const SLOPES = [
+  { value: 'upright', label: 'Upright' },
+  { value: 'italic', label: 'Italic' },
+] as const
+
+/** How the words are set: type role, face, weight, size, leading and lines. */
+export function TypeColumn({ style }: { style: StyleAccess }) {
+  const store = useCompose()
+  const { block } = style.place
+  const guide = useComposeState((state) => state.session.site.guide)
+  const roleName = sharedClass(block).replace(/^button-.*/, 'button') || 'body'
+  const role = guide.types.find((one) => one.role === roleName)
+  const face = style.get('face') ?? role?.face
+  const family = familyOf(guide.faces.find((one) => one.name === face)?.family ?? '')
+  const takesRole = 'words' in block && block.kind !== 'button'
+  return (
+    <div>
+      <ColumnHead title="Type" note={roleName.replace('-', ' ')} />
+      {takesRole && (
+        <Row label="Role">
+          <Choice
+            className="flex-1"
+            label="Type role"
+            value={roleName}
+            options={guide.types.map((one) => ({ value: one.role, label: one.role.replace('-', ' ') }))}
+            onChange={(value) => edit(store, { kind: 'field', block: block.id, field: 'type', value })}
+          />
+        </Row>
+      )}
+      <Row label="Face" style={style} names={['face', 'weight']}>
+        <Choice className="flex-1" label="Face" value={face ?? null} options={guide.faces.map((one) => ({ value: one.name, label: familyOf(one.family)?.name ?? one.family, note: one.name }))} onChange={(value) => style.set({ face: value })} />
+        <NumberField className="w-[62px]" label="Weight" value={style.get('weight') ?? role?.weight ?? null} least={family?.weights[0] ?? 100} most={family?.weights[1] ?? 900} step={20} whole onClear={() => style.set({ weight: null })} onChange={(weight) => style.set({ weight })} />
+      </Row>
+      <Row label="Size" style={style} names={['size']}>
+        <LengthField label="Size" units={['px', 'rem', 'em']} value={style.get('size') ?? role?.size} onChange={(size) => style.set({ size })} />
+      </Row>
+      <Row label="Leading" style={style} names={['leading', 'tracking']}>
+        <NumberField className="flex-1" label="Leading" value={style.get('leading') ?? role?.leading ?? null} least={0.7} most={3} step={0.02} onClear={() => style.set({ leading: null })} onChange={(leading) => style.set({ leading })} />
+        <NumberField className="flex-1" label="Tracking" unit="em" value={style.get('tracking') ?? role?.tracking ?? null} least={-0.2} most={1} step={0.005} onClear={() => style.set({ tracking: null })} onChange={(tracking) => style.set({ tracking })} />
+      </Row>
+      <Row label="Lines" style={style} names={['lines', 'textAlign']}>
+        <Choice className="flex-1" label="Lines" value={style.get('lines') ?? role?.lines ?? 'wrap'} options={LINES} onChange={(lines) => style.set({ lines })} />
+        <Choice className="flex-1" label="Align" placeholder="Start" value={style.get('textAlign') ?? null} options={ALIGN} onChange={(textAlign) => style.set({ textAlign })} />
+      </Row>
+      <Row label="Letters" style={style} names={['letterCase', 'italic']}>
+        <Choice className="flex-1" label="Letters" value={style.get('letterCase') ?? role?.letterCase ?? 'as-typed'} options={CASES} onChange={(letterCase) => style.set({ letterCase })} />
+        <Choice className="flex-1" label="Slope" value={style.get('italic') ?? (role?.italic ? 'italic' : 'upright')} options={SLOPES} onChange={(italic) => style.set({ italic })} />
+      </Row>
+      <TypeFindings style={style} role={role} />
+    </div>
+  )
+}
+
+type Role = { size: ReturnType<typeof pixels> }
+
+function TypeFindings({ style, role }: { style: StyleAccess; role: Role | undefined }) {
+  const site = useComposeState((state) => state.session.site)
+  const size = style.get('size') ?? role?.size
+  const { block, ancestors } = style.place
+  const ratio = contrastOfWords(block, ancestors, site)
+  const large = size && 'fluid' in size ? size.fluid.from.px >= 24 : size && 'value' in size && size.unit === 'px' && size.value >= 24
+  const needed = large ? 3 : 4.5
+  return (
+    <>
+      {size && 'fluid' in size && (
+        <Finding well>
+          {site.views.map((width) => Math.round(fluidAt(size.fluid, width) * 10) / 10).join(', ')} px at {site.views.join(', ')}. Grows {Number(growthPer100(size.fluid).toFixed(2))} px per 100 px.
+        </Finding>
+      )}
+      <LineCounts block={block} />
+      {ratio !== undefined && (
+        <Finding well={ratio >= needed}>
+          Contrast {ratio.toFixed(1)} : 1 on its ground. {ratio >= needed ? '' : `At this size ${needed} : 1 is needed (WCAG 2.2, 1.4.3). Choose a darker or lighter ink.`}
+        </Finding>
+      )}
+    </>
+  )
+}
+
+/** How many lines the words take in each view, counted in the views themselves. */
+function LineCounts({ block }: { block: Block }) {
+  const frames = useFrames()
+  useComposeState((state) => state.layout)
+  const counts = [...frames.values()].flatMap(({ frame, width }) => {
+    const element = frame.find(block.id)
+    if (!element || (element.textContent ?? '') === '') return []
+    const range = frame.document.createRange()
+    range.selectNodeContents(element)
+    const tops = new Set([...range.getClientRects()].filter((box) => box.width > 0).map((box) => Math.round(box.bottom)))
+    return [{ width, lines: tops.size }]
+  })
+  if (counts.length === 0) return null
+  return <Finding well>{counts.map(({ width, lines }) => `${lines} ${lines === 1 ? 'line' : 'lines'} at ${width}`).join(', ')}.</Finding>
+}

@@ -1,0 +1,107 @@
+import { Bold, Highlighter, Italic, Link2, Strikethrough } from 'lucide-react'
+import { Popover } from 'radix-ui'
+import { useState } from 'react'
+import type { WordBlock } from '#core/site/schema'
+import { hrefSchema, plainText } from '#core/site/words'
+import { Button, IconButton } from '../../ui/button'
+import { Choice } from '../../ui/choice'
+import { useCompose, useComposeState } from '../context'
+import { edit } from '../store'
+import { openEditor } from '../words-editor'
+import { ColumnHead, Finding, Row } from './row'
+import { newGesture } from './use-style'
+
+const LEVELS = [1, 2, 3, 4, 5, 6].map((level) => ({ value: String(level), label: `Heading ${level}` }))
+
+/** The words of the block, its marks while they are edited on the page, and the level of a heading. */
+export function WordsColumn({ block }: { block: WordBlock }) {
+  const store = useCompose()
+  const language = useComposeState((state) => state.session.site.language)
+  const editing = useComposeState((state) => state.words !== null)
+  const [gesture, setGesture] = useState(newGesture)
+  const text = plainText(block.words[language] ?? [])
+  const marked = (block.words[language] ?? []).some((span) => typeof span !== 'string')
+  const words = text.trim() === '' ? 0 : text.trim().split(/\s+/).length
+  return (
+    <div>
+      <ColumnHead title="Words" note={`${words} ${words === 1 ? 'word' : 'words'}, ${text.length} characters`} />
+      {marked ? (
+        <p className="min-h-[52px] rounded-2 border border-line bg-ground px-2 py-1 text-ink-2">{text}</p>
+      ) : (
+        <textarea
+          aria-label="Words"
+          rows={3}
+          className="w-full resize-none rounded-2 border border-line-strong bg-field px-2 py-1"
+          placeholder="Type here, or double-click the block on the page"
+          value={text}
+          disabled={editing}
+          onFocus={() => setGesture(newGesture())}
+          onChange={(event) => edit(store, { kind: 'words', block: block.id, words: { [language]: event.target.value === '' ? [] : [event.target.value.replace(/\n/g, ' ')] } }, gesture)}
+        />
+      )}
+      <Marks editing={editing} />
+      {block.kind === 'heading' && (
+        <Row label="Level">
+          <Choice className="flex-1" label="Level of the heading" value={String(block.level)} options={LEVELS} onChange={(level) => edit(store, { kind: 'field', block: block.id, field: 'level', value: Number(level) })} />
+        </Row>
+      )}
+      {text.trim() === '' && <Finding well={false}>This slot has no words. It is left out of the exported page.</Finding>}
+      {marked && !editing && <Finding well>Words with marks are edited on the page: double-click, or press Enter.</Finding>}
+    </div>
+  )
+}
+
+const MARKS = [
+  { label: 'Strong', name: 'bold', icon: Bold },
+  { label: 'Emphasis', name: 'italic', icon: Italic },
+  { label: 'Struck', name: 'strike', icon: Strikethrough },
+  { label: 'Highlight', name: 'highlight', icon: Highlighter },
+] as const
+
+function Marks({ editing }: { editing: boolean }) {
+  return (
+    <div className="mt-1 flex gap-0.5" role="group" aria-label="Marks">
+      {MARKS.map(({ label, name, icon: Icon }) => (
+        <IconButton
+          key={name}
+          label={editing ? label : `${label}: while words are edited on the page`}
+          disabled={!editing}
+          onPointerDown={(event) => event.preventDefault()}
+          onClick={() => openEditor()?.chain().focus().toggleMark(name).run()}
+        >
+          <Icon size={14} strokeWidth={1.5} />
+        </IconButton>
+      ))}
+      <LinkMark editing={editing} />
+    </div>
+  )
+}
+
+function LinkMark({ editing }: { editing: boolean }) {
+  const [href, setHref] = useState('')
+  const [problem, setProblem] = useState('')
+  const set = () => {
+    const parsed = hrefSchema.safeParse(href)
+    if (href !== '' && !parsed.success) return setProblem(parsed.error.issues[0]!.message)
+    const chain = openEditor()?.chain().focus().extendMarkRange('link')
+    if (href === '') chain?.unsetMark('link').run()
+    else chain?.setMark('link', { href }).run()
+    setProblem('')
+  }
+  return (
+    <Popover.Root onOpenChange={(open) => open && setHref(String(openEditor()?.getAttributes('link').href ?? ''))}>
+      <Popover.Trigger asChild disabled={!editing}>
+        <IconButton label={editing ? 'Link' : 'Link: while words are edited on the page'}>
+          <Link2 size={14} strokeWidth={1.5} />
+        </IconButton>
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content side="top" sideOffset={4} className="z-50 w-64 rounded-2 border border-line-strong bg-field p-3 shadow-float">
+          <input aria-label="Address of the link" className="figure mb-2 h-[26px] w-full rounded-2 border border-line-strong px-2" placeholder="https://" value={href} onChange={(event) => setHref(event.target.value)} />
+          {problem !== '' && <p className="mb-2 text-label text-rust">{problem}</p>}
+          <Button onClick={set}>{href === '' ? 'Take the link away' : 'Set the link'}</Button>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  )
+}

@@ -1,0 +1,108 @@
+import { Minus, Plus } from 'lucide-react'
+import { memo, useEffect, useRef } from 'react'
+import { rangeAt } from '#core/grid/columns'
+import { useCompose, useComposeState } from './context'
+import { createFrame, VIEW_DOCUMENT } from './frame'
+import { useFrames } from './frames'
+import { Overlay } from './overlay'
+import type { Scope } from '#core/style/registry'
+
+type ViewProps = { index: number; width: number; scale: number; height: number; onReady: () => void; onLater: () => void }
+
+/** One live rendering of the page at one viewport width: a frame of that width, scaled, with what is drawn over it. */
+export const View = memo(function View({ index, width, scale, height, onReady, onLater }: ViewProps) {
+  const frames = useFrames()
+  const iframe = useRef<HTMLIFrameElement>(null)
+  const current = useRef(scale)
+  current.current = scale
+
+  useEffect(() => {
+    const element = iframe.current!
+    let observer: ResizeObserver | undefined
+    const start = () => {
+      if (!element.contentDocument?.querySelector('meta[http-equiv]')) return
+      const frame = createFrame(element, width)
+      frames.set(index, { index, width, scale: current.current, frame })
+      observer = new ResizeObserver(onLater)
+      observer.observe(frame.document.body)
+      frame.document.addEventListener('load', onLater, true)
+      void frame.document.fonts.ready.then(onLater)
+      frame.document.fonts.addEventListener('loadingdone', onLater)
+      onReady()
+    }
+    element.addEventListener('load', start)
+    if (element.contentDocument?.readyState === 'complete') start()
+    return () => {
+      element.removeEventListener('load', start)
+      observer?.disconnect()
+      frames.delete(index)
+    }
+  }, [frames, index, width, onReady, onLater])
+
+  return (
+    <div className="shrink-0" style={{ width: Math.round(width * scale) }}>
+      <Caption index={index} width={width} scale={scale} />
+      <div className="relative overflow-hidden bg-field" style={{ height }} data-view={width}>
+        <iframe
+          ref={iframe}
+          title={`The page at ${width} px`}
+          srcDoc={VIEW_DOCUMENT}
+          sandbox="allow-same-origin"
+          tabIndex={-1}
+          className="absolute left-0 top-0 origin-top-left border-0"
+          style={{ width, height: height / scale, transform: `scale(${scale})` }}
+        />
+        <Overlay index={index} scale={scale} />
+      </div>
+    </div>
+  )
+})
+
+function Caption({ index, width, scale }: { index: number; width: number; scale: number }) {
+  const store = useCompose()
+  const breakpoints = useComposeState((state) => state.session.site.breakpoints)
+  const scope = useComposeState((state) => state.scope)
+  const breakpoint = breakpoints[rangeAt(breakpoints, width)]!
+  const own: Scope = breakpoint.below === null ? 'base' : { below: breakpoint.id }
+  const active = typeof scope === 'object' && scope.below === breakpoint.id
+  const setZoom = (zoom: number | null) =>
+    store.setState((state) => {
+      const zooms = [...state.zooms]
+      while (zooms.length <= index) zooms.push(null)
+      zooms[index] = zoom === null ? null : Math.min(2, Math.max(0.1, zoom))
+      return { zooms }
+    })
+  const wide = width * scale > 250
+  return (
+    <div className="flex h-9 items-center gap-2 overflow-hidden">
+      <button
+        type="button"
+        className={`flex items-center gap-2 rounded-2 ${active ? 'text-ink' : 'text-ink-2'}`}
+        title={breakpoint.below === null ? 'Edit all widths' : `Edit widths below ${breakpoint.below} alone`}
+        aria-pressed={active}
+        onClick={() => store.setState({ scope: active ? 'base' : own })}
+      >
+        <span className={`figure px-1.5 py-px ${active ? 'bg-yarrow text-ink' : 'bg-ink text-on-ink'}`}>{width}</span>
+        <span className="whitespace-nowrap text-label">
+          {breakpoint.columns} columns{wide ? `, ${breakpoint.gutter} gutter` : ''}
+        </span>
+      </button>
+      <span className="flex-1" />
+      <span className="flex shrink-0 items-center">
+        {wide && (
+          <button type="button" aria-label={`Smaller view at ${width}`} className="p-1 text-muted hover:text-ink" onClick={() => setZoom(scale / 1.15)}>
+            <Minus size={12} />
+          </button>
+        )}
+        <button type="button" title="Fit" aria-label={`Fit view at ${width}, now ${Math.round(scale * 100)} %`} className="figure text-muted hover:text-ink" onClick={() => setZoom(null)}>
+          {Math.round(scale * 100)}%
+        </button>
+        {wide && (
+          <button type="button" aria-label={`Larger view at ${width}`} className="p-1 text-muted hover:text-ink" onClick={() => setZoom(scale * 1.15)}>
+            <Plus size={12} />
+          </button>
+        )}
+      </span>
+    </div>
+  )
+}

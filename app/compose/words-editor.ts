@@ -1,0 +1,128 @@
+import { Editor, type JSONContent, Node } from '@tiptap/core'
+import Bold from '@tiptap/extension-bold'
+import HardBreak from '@tiptap/extension-hard-break'
+import Highlight from '@tiptap/extension-highlight'
+import Italic from '@tiptap/extension-italic'
+import LinkMark from '@tiptap/extension-link'
+import Strike from '@tiptap/extension-strike'
+import Text from '@tiptap/extension-text'
+import { UndoRedo } from '@tiptap/extensions'
+import { useEffect } from 'react'
+import { nextBlock } from '#core/blocks/defaults'
+import { positionOf } from '#core/edits/edit'
+import { findBlock, hasWords } from '#core/site/tree'
+import { hrefSchema, type Mark, type Span } from '#core/site/words'
+import { fromMarked, type MarkedText, type MarkValue, toMarked } from '#core/site/words-marks'
+import { useCompose, useComposeState } from './context'
+import { useFrames } from './frames'
+import { EDITED } from './patch'
+import { type ComposeStore, edit, makeId } from './store'
+
+/** A document of words alone: each block is one line of them. */
+const Line = Node.create({ name: 'doc', topNode: true, content: 'inline*' })
+
+const MARK_NAMES: Record<Mark, string> = { strong: 'bold', emphasis: 'italic', struck: 'strike', highlight: 'highlight' }
+const KINDS = Object.fromEntries(Object.entries(MARK_NAMES).map(([kind, name]) => [name, kind])) as Record<string, Mark>
+
+/** Words as the editor's document. */
+export function toEditor(spans: readonly Span[]): JSONContent {
+  return {
+    type: 'doc',
+    content: toMarked(spans).map((part) => {
+      const marks = part.marks.map((mark) => (mark.kind === 'link' ? { type: 'link', attrs: { href: mark.href } } : { type: MARK_NAMES[mark.kind] }))
+      return 'break' in part ? { type: 'hardBreak', marks } : { type: 'text', text: part.text, marks }
+    }),
+  }
+}
+
+/** The editor's document as words. A link to an address that is not allowed is dropped, its text stays. */
+export function fromEditor(document: JSONContent): Span[] {
+  const parts = (document.content ?? []).map((node): MarkedText => {
+    const marks = (node.marks ?? []).flatMap((mark): MarkValue[] => {
+      if (mark.type !== 'link') return KINDS[mark.type] ? [{ kind: KINDS[mark.type]! }] : []
+      const href = hrefSchema.safeParse(mark.attrs?.href)
+      return href.success ? [{ kind: 'link', href: href.data }] : []
+    })
+    return node.type === 'hardBreak' ? { break: true, marks } : { text: node.text ?? '', marks }
+  })
+  return fromMarked(parts)
+}
+
+/** The editor that is open, for the tray's marks. */
+let open: Editor | null = null
+export const openEditor = (): Editor | null => open
+
+/** Enter: the words after the caret go into a new block below, which is edited next. */
+function split(store: ComposeStore, editor: Editor, block: string, view: number): void {
+  const { session } = store.getState()
+  const place = findBlock(session.site, block)
+  if (!place || !hasWords(place.block)) return
+  const { from, to } = editor.state.selection
+  const head = fromEditor(editor.state.doc.cut(0, from).toJSON() as JSONContent)
+  const tail = fromEditor(editor.state.doc.cut(to).toJSON() as JSONContent)
+  const { language } = session.site
+  const next = { ...nextBlock(place.block, makeId), words: tail.length > 0 ? { [language]: tail } : {} } as ReturnType<typeof nextBlock>
+  const { parent, index } = positionOf(session.site, place)
+  edit(store, {
+    kind: 'batch',
+    label: 'new line',
+    edits: [
+      { kind: 'words', block, words: { [language]: head } },
+      { kind: 'insert', parent, index: index + 1, blocks: [next] },
+    ],
+  })
+  store.setState({ selection: next.id, words: { block: next.id, view } })
+}
+
+/** Opens the words of a block for editing in place, in the view at `index`, while the state says so. */
+export function useWordsEditor(index: number): void {
+  const store = useCompose()
+  const frames = useFrames()
+  const block = useComposeState((state) => (state.words?.view === index ? state.words.block : null))
+
+  useEffect(() => {
+    const view = frames.get(index)
+    const { session } = store.getState()
+    const place = block === null ? undefined : findBlock(session.site, block)
+    const element = block === null ? null : view?.frame.find(block)
+    if (!place || !view || !element || !hasWords(place.block)) {
+      if (block !== null) store.setState({ words: null })
+      return
+    }
+    const { language } = session.site
+    const gesture = makeId()
+    element.setAttribute(EDITED, '')
+    element.replaceChildren()
+    const editor = new Editor({
+      element: { mount: element },
+      extensions: [Line, Text, Bold, Italic, Strike, Highlight, HardBreak, LinkMark.configure({ openOnClick: false, autolink: false, protocols: ['tel', 'mailto'] }), UndoRedo],
+      content: toEditor(place.block.words[language] ?? []),
+      injectCSS: false,
+      editorProps: {
+        attributes: { 'aria-label': 'Words', role: 'textbox' },
+        handleKeyDown(_, event) {
+          if (event.key === 'Escape') store.setState({ words: null })
+          else if (event.key === 'Enter' && !event.shiftKey) split(store, editor, place.block.id, index)
+          else return false
+          return true
+        },
+      },
+      onUpdate: () => edit(store, { kind: 'words', block: place.block.id, words: { [language]: fromEditor(editor.getJSON()) } }, gesture),
+    })
+    open = editor
+    const onLeave = (event: Event) => {
+      if (!element.contains(event.target as globalThis.Node)) store.setState({ words: null })
+    }
+    view.frame.document.addEventListener('pointerdown', onLeave)
+    requestAnimationFrame(() => editor.isDestroyed || editor.commands.focus('end'))
+    return () => {
+      view.frame.document.removeEventListener('pointerdown', onLeave)
+      if (open === editor) open = null
+      editor.destroy()
+      element.removeAttribute(EDITED)
+      for (const name of ['contenteditable', 'role', 'aria-label', 'tabindex', 'translate']) element.removeAttribute(name)
+      element.classList.remove('ProseMirror', 'ProseMirror-focused', 'tiptap')
+      view.frame.restore(place.block.id)
+    }
+  }, [block, frames, index, store])
+}

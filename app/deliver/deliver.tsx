@@ -1,0 +1,251 @@
+import { Download } from 'lucide-react'
+import { useEffect, useRef, useState } from 'react'
+import { Link, useNavigate, useRevalidator } from 'react-router'
+import { toast } from 'sonner'
+import type { DeliverFinding } from '#core/checks/deliver'
+import type { Page, Site } from '#core/site/schema'
+import { Button, buttonClass } from '../ui/button'
+import { stepsOf } from '../ui/steps'
+import { TopBar } from '../ui/top-bar'
+import { makeMockup } from './mockup'
+
+export type DeliverProps = {
+  siteId: string
+  site: Site
+  page: Page
+  file: string
+  exported: boolean
+  style: 'readable' | 'minified'
+  texts: { file: string; text: string; bytes: number }[]
+  pictures: string[]
+  fonts: string[]
+  findings: DeliverFinding[]
+}
+
+/** What is handed over, at the left; the page as it is handed over, at the right. */
+export function Deliver(props: DeliverProps) {
+  const { siteId, site, page, file, exported } = props
+  return (
+    <div className="flex h-screen flex-col overflow-hidden">
+      <TopBar
+        siteName={site.name}
+        pageName={page.name}
+        pages={site.pages.map((one) => ({ id: one.id, name: one.name, to: `/sites/${siteId}/pages/${one.id}/deliver` }))}
+        steps={stepsOf({ siteId, site, page, exported })}
+      >
+        <span className="whitespace-nowrap text-on-ink-2">{exported ? 'Exported as it stands' : 'Not exported since the last edit'}</span>
+      </TopBar>
+      <main className="grid min-h-0 flex-1 grid-cols-2">
+        <div className="overflow-y-auto border-r border-line-strong bg-panel px-6 py-4">
+          <WebSite {...props} />
+          <Mockups {...props} />
+          <Before {...props} />
+        </div>
+        <LivePage siteId={siteId} file={file} site={site} page={page} />
+      </main>
+    </div>
+  )
+}
+
+function Heading({ number, title, note }: { number: number; title: string; note: string }) {
+  return (
+    <div className="mb-3 flex items-baseline gap-3">
+      <span className="figure text-muted">{number}</span>
+      <h2 className="text-[15px] font-semibold">{title}</h2>
+      <span className="ml-auto text-label text-ink-2">{note}</span>
+    </div>
+  )
+}
+
+const kilobytes = (bytes: number) => `${(bytes / 1024).toFixed(1)} kB`
+
+function WebSite({ siteId, style, texts, pictures, fonts }: DeliverProps) {
+  const navigate = useNavigate()
+  const revalidator = useRevalidator()
+  const [shown, setShown] = useState<string | null>(null)
+  const [busy, setBusy] = useState(false)
+  const text = texts.find((one) => one.file === shown)
+
+  const download = async () => {
+    setBusy(true)
+    try {
+      const response = await fetch(`/sites/${siteId}/export?style=${style}`)
+      if (!response.ok) throw new Error()
+      const name = /filename="([^"]+)"/.exec(response.headers.get('Content-Disposition') ?? '')?.[1] ?? 'site.zip'
+      save(await response.blob(), name)
+      await revalidator.revalidate()
+    } catch {
+      toast.error('The export was not made: the server cannot be reached, or it failed. Nothing was changed.')
+    } finally {
+      setBusy(false)
+    }
+  }
+  return (
+    <section className="border-b border-line-strong pb-5">
+      <Heading number={1} title="HTML and CSS" note={`${texts.length + pictures.length + fonts.length} files`} />
+      <div className="mb-3 flex items-center gap-2">
+        <div className="flex" role="group" aria-label="Style of the code">
+          {(['readable', 'minified'] as const).map((one) => (
+            <button
+              key={one}
+              type="button"
+              aria-pressed={style === one}
+              className="h-[30px] border border-line-strong bg-field px-3 first:rounded-l-2 last:rounded-r-2 aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-on-ink"
+              onClick={() => void navigate(`?style=${one}`, { replace: true, preventScrollReset: true })}
+            >
+              {one === 'readable' ? 'Readable' : 'Minified'}
+            </button>
+          ))}
+        </div>
+        <Button look="primary" disabled={busy} onClick={() => void download()}>
+          <Download size={14} strokeWidth={1.5} /> {busy ? 'Making the pictures' : 'Export the site'}
+        </Button>
+      </div>
+      <ul>
+        {texts.map((one) => (
+          <li key={one.file} className="border-t border-line">
+            <button type="button" aria-expanded={shown === one.file} className="flex w-full items-baseline justify-between py-1 hover:bg-ground" onClick={() => setShown(shown === one.file ? null : one.file)}>
+              <span className="figure">{one.file}</span>
+              <span className="figure text-muted">{kilobytes(one.bytes)}</span>
+            </button>
+            {shown === one.file && text && (
+              <pre tabIndex={0} className="figure max-h-72 overflow-auto border border-line bg-field p-3 leading-[17px] whitespace-pre">
+                {text.text}
+              </pre>
+            )}
+          </li>
+        ))}
+        <Names label="Pictures, each in the widths that the layout needs" names={pictures} />
+        <Names label="Fonts that the pages use" names={fonts} />
+      </ul>
+    </section>
+  )
+}
+
+function Names({ label, names }: { label: string; names: string[] }) {
+  if (names.length === 0) return null
+  return (
+    <li className="border-t border-line">
+      <details>
+        <summary className="flex cursor-pointer items-baseline justify-between py-1 hover:bg-ground">
+          {label}
+          <span className="figure text-muted">{names.length}</span>
+        </summary>
+        <ul className="pb-2">
+          {names.map((name) => (
+            <li key={name} className="figure text-ink-2">
+              {name}
+            </li>
+          ))}
+        </ul>
+      </details>
+    </li>
+  )
+}
+
+function save(blob: Blob, name: string): void {
+  const link = document.createElement('a')
+  link.href = URL.createObjectURL(blob)
+  link.download = name
+  link.click()
+  URL.revokeObjectURL(link.href)
+}
+
+function Mockups({ siteId, site, page }: DeliverProps) {
+  const [busy, setBusy] = useState<string | null>(null)
+  const make = async (width: number, density: number) => {
+    setBusy(`${width}@${density}`)
+    try {
+      const { blob, name } = await makeMockup(siteId, page, width, density)
+      save(blob, name)
+    } catch (error) {
+      toast.error(`The mockup was not made. ${error instanceof Error ? error.message : ''}`)
+    } finally {
+      setBusy(null)
+    }
+  }
+  return (
+    <section className="border-b border-line-strong py-5">
+      <Heading number={2} title="Mockups" note="PNG of the whole page, from the same tree" />
+      <table className="w-full">
+        <tbody>
+          {site.views.map((width) => (
+            <tr key={width} className="border-t border-line">
+              <td className="py-1.5">
+                <span className="figure bg-ink px-1.5 py-px text-on-ink">{width}</span>
+              </td>
+              {[1, 2].map((density) => (
+                <td key={density} className="w-40 py-1.5 pl-2">
+                  <Button className="w-full" disabled={busy !== null} aria-label={`Mockup at ${width} px, ${density}x`} onClick={() => void make(width, density)}>
+                    {busy === `${width}@${density}` ? 'Drawing' : `PNG, ${width * density} px wide`}
+                  </Button>
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  )
+}
+
+function Before({ siteId, site, findings }: DeliverProps) {
+  return (
+    <section className="py-5">
+      <Heading number={3} title="Before handing over" note={findings.length === 0 ? 'nothing to mend' : `${findings.length} to mend`} />
+      {findings.length === 0 && (
+        <p className="flex items-center gap-2 text-ink-2">
+          <span aria-hidden className="h-2 w-2 rounded-full bg-reed" /> Titles, headings, slots, pictures and links are all in order.
+        </p>
+      )}
+      <ul>
+        {findings.map((found, i) => (
+          <li key={i} className="grid grid-cols-[16px_1fr_auto] gap-1 border-t border-line py-1.5">
+            <svg aria-hidden width="9" height="9" viewBox="0 0 10 10" className="mt-1">
+              <path d="M5 0l5 9H0z" fill="#A8401F" />
+            </svg>
+            <span>
+              {found.sentence} {site.pages.length > 1 && <span className="text-muted">{site.pages.find((one) => one.id === found.page)?.name}</span>}
+            </span>
+            <Link className="underline" to={`/sites/${siteId}/pages/${found.page}/compose${found.block ? `#${found.block}` : ''}`}>
+              Show
+            </Link>
+          </li>
+        ))}
+      </ul>
+      <p className="mt-4 flex gap-2">
+        <a className={buttonClass()} href={`/sites/${siteId}/file`} download>
+          Site file with its pictures
+        </a>
+        <a className={buttonClass()} href={`/sites/${siteId}/file?form=json`} download>
+          Site file, JSON alone
+        </a>
+      </p>
+    </section>
+  )
+}
+
+const WIDTH = 1280
+
+function LivePage({ siteId, file, site, page }: { siteId: string; file: string; site: Site; page: Page }) {
+  const box = useRef<HTMLDivElement>(null)
+  const [scale, setScale] = useState(0.45)
+  useEffect(() => {
+    const observer = new ResizeObserver(() => setScale(box.current!.clientWidth / WIDTH))
+    observer.observe(box.current!)
+    return () => observer.disconnect()
+  }, [])
+  return (
+    <div className="flex min-h-0 flex-col px-7 py-3.5">
+      <p className="mb-2 flex items-center gap-2">
+        <span className="figure bg-ink px-1.5 py-px text-on-ink">{WIDTH}</span>
+        <span className="text-label text-ink-2">
+          {page.name}, as exported, {site.breakpoints[0]!.columns} columns
+        </span>
+      </p>
+      <div ref={box} className="min-h-0 flex-1 overflow-hidden bg-field">
+        <iframe title={`${page.name} as exported`} src={`/visit/${siteId}/${file}`} sandbox="" className="origin-top-left border-0" style={{ width: WIDTH, height: `${100 / scale}%`, transform: `scale(${scale})` }} />
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,46 @@
+import type { Page } from '#core/site/schema'
+import { slug } from '#core/render/names'
+
+/** Greatest side of a canvas that browsers draw, px. */
+const MAX_SIDE = 16_384
+
+/** Height of the page at a width, measured in a frame of that width. */
+async function measure(body: string, width: number): Promise<number> {
+  const frame = document.createElement('iframe')
+  frame.setAttribute('sandbox', 'allow-same-origin')
+  frame.style.cssText = `position:fixed;left:-10000px;top:0;width:${width}px;height:800px;border:0`
+  const loaded = new Promise((resolve) => frame.addEventListener('load', resolve, { once: true }))
+  frame.srcdoc = `<!doctype html><html><head></head>${body}</html>`
+  document.body.append(frame)
+  try {
+    await loaded
+    const inner = frame.contentDocument!
+    await inner.fonts.ready
+    await Promise.all([...inner.images].map((image) => image.decode().catch(() => undefined)))
+    return Math.ceil(inner.body.getBoundingClientRect().height)
+  } finally {
+    frame.remove()
+  }
+}
+
+/** Draws a page as a PNG at a width in px, with `density` pixels for each. */
+export async function makeMockup(siteId: string, page: Page, width: number, density: number): Promise<{ blob: Blob; name: string }> {
+  const response = await fetch(`/sites/${siteId}/pages/${page.id}/mockup?width=${width}&density=${density}`)
+  const answer = (await response.json()) as { body: string } | { problem: string }
+  if ('problem' in answer) throw new Error(answer.problem)
+  const height = await measure(answer.body, width)
+  if (height * density > MAX_SIDE) throw new Error(`The page is ${height} px high; at ${density}x that is more than the ${MAX_SIDE} px that can be drawn. Take 1x.`)
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}"><foreignObject width="100%" height="100%">${answer.body}</foreignObject></svg>`
+  const image = new Image()
+  image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svg)}`
+  await image.decode()
+  const canvas = document.createElement('canvas')
+  canvas.width = width * density
+  canvas.height = height * density
+  const context = canvas.getContext('2d')!
+  context.scale(density, density)
+  context.drawImage(image, 0, 0, width, height)
+  const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/png'))
+  if (!blob) throw new Error('The browser could not draw a picture of this size.')
+  return { blob, name: `${slug(page.name)}-${width}${density === 2 ? '@2x' : ''}.png` }
+}

@@ -1,0 +1,64 @@
+import type { ReactNode } from 'react'
+import { isRouteErrorResponse, Link, Links, Meta, Outlet, Scripts, ScrollRestoration, useRouteError } from 'react-router'
+import { Toaster } from 'sonner'
+import './app.css'
+
+export function Layout({ children }: { children: ReactNode }) {
+  return (
+    <html lang="en">
+      <head>
+        <meta charSet="utf-8" />
+        <meta name="viewport" content="width=device-width, initial-scale=1" />
+        <link rel="icon" href="/icon.svg" type="image/svg+xml" />
+        <Meta />
+        <Links />
+      </head>
+      <body>
+        {children}
+        <ScrollRestoration />
+        <Scripts />
+      </body>
+    </html>
+  )
+}
+
+export default function App() {
+  return (
+    <>
+      <Outlet />
+      <Toaster
+        position="bottom-right"
+        offset={16}
+        toastOptions={{
+          unstyled: true,
+          classNames: {
+            toast: 'flex w-[360px] items-center gap-3 rounded-2 bg-ink p-3 text-ui text-on-ink shadow-float',
+            error: 'border-l-4 border-rust',
+            actionButton: 'ml-auto shrink-0 rounded-2 bg-yarrow px-2 py-1 font-semibold text-ink',
+          },
+        }}
+      />
+    </>
+  )
+}
+
+/** What is shown when a page cannot be: a sentence, and the way back. */
+export function ErrorBoundary() {
+  const error = useRouteError()
+  const sentence = isRouteErrorResponse(error)
+    ? typeof error.data === 'string'
+      ? error.data
+      : error.statusText
+    : 'Something in the application failed. Your edits up to the last “Saved” are kept.'
+  return (
+    <main className="mx-auto max-w-xl p-12">
+      <h1 className="text-title font-semibold">This cannot be shown</h1>
+      <p className="mt-2 text-ink-2">{sentence}</p>
+      <p className="mt-6">
+        <Link className="underline" to="/">
+          Back to all sites
+        </Link>
+      </p>
+    </main>
+  )
+}

@@ -1,0 +1,33 @@
+import { webFiles } from '#core/formats/web-files'
+import { pageFile } from '#core/render/site'
+import { findings } from '#core/checks/deliver'
+import { store } from '#server/database'
+import { getSite } from '#server/sites'
+import { Deliver } from '../deliver/deliver'
+import type { Route } from './+types/deliver'
+import { loading, pageOfSite } from './answers'
+
+export function loader({ params, request }: Route.LoaderArgs) {
+  const { id, site, revision, exportedRevision } = loading(() => getSite(store(), params.siteId))
+  const page = pageOfSite(site, params.pageId)
+  const style = new URL(request.url).searchParams.get('style') === 'minified' ? ('minified' as const) : ('readable' as const)
+  const files = webFiles(site, style)
+  return {
+    siteId: id,
+    site,
+    page,
+    file: pageFile(page),
+    exported: exportedRevision === revision,
+    style,
+    texts: files.texts.map(({ file, text }) => ({ file, text, bytes: new TextEncoder().encode(text).length })),
+    pictures: files.pictures.map(({ file }) => file),
+    fonts: files.fonts.map(({ file }) => file),
+    findings: findings(site),
+  }
+}
+
+export const meta = ({ loaderData }: Route.MetaArgs) => [{ title: `Deliver · ${loaderData?.page.name ?? ''}` }]
+
+export default function DeliverRoute({ loaderData }: Route.ComponentProps) {
+  return <Deliver {...loaderData} />
+}

@@ -1,0 +1,79 @@
+import { data } from 'react-router'
+import { customAlphabet } from 'nanoid'
+import { z } from 'zod'
+import { newSite } from '#core/site/defaults'
+import { walkPage } from '#core/site/tree'
+import { store } from '#server/database'
+import { importSite } from '#server/site-files'
+import { createSite, getSite, listSites, saveEdits, setDeleted } from '#server/sites'
+import { Sites } from '../sites/sites'
+import type { Route } from './+types/sites'
+import { sentenceOf } from './answers'
+
+const makeId = customAlphabet('0123456789abcdefghijklmnopqrstuvwxyz', 8)
+
+export const meta = () => [{ title: 'Sites · Yarrowfinch' }]
+
+export function loader() {
+  return {
+    sites: listSites(store()).map(({ id, site, revision, updatedAt, exportedRevision }) => ({
+      id,
+      name: site.name,
+      revision,
+      updatedAt: updatedAt.getTime(),
+      exported: exportedRevision === null ? 'never' : exportedRevision === revision ? 'current' : 'older',
+      pages: site.pages.length,
+      sections: site.pages[0]!.sections.length,
+      blocks: site.pages.reduce((sum, page) => sum + [...walkPage(page)].length, 0),
+    })),
+  }
+}
+
+const MAX_FILE = 512 * 1024 * 1024
+
+const nameSchema = z.string().trim().min(1, 'A site needs a name.').max(120, 'A name has 120 characters at most.')
+
+/** What the home screen does with sites; every answer names the site, or the problem. */
+async function perform(form: FormData): Promise<{ created?: string; deleted?: string }> {
+  const id = String(form.get('site') ?? '')
+  switch (form.get('intent')) {
+    case 'new':
+      return { created: createSite(store(), newSite(nameSchema.parse(form.get('name')), makeId)) }
+    case 'duplicate': {
+      const { site } = getSite(store(), id)
+      return { created: createSite(store(), { ...site, name: `${site.name}, copy`.slice(0, 120) }) }
+    }
+    case 'rename': {
+      const { revision } = getSite(store(), id)
+      const value = nameSchema.parse(form.get('name'))
+      saveEdits(store(), id, revision, [{ key: makeId() + makeId(), edit: { kind: 'site', field: 'name', value } }])
+      return {}
+    }
+    case 'delete':
+      setDeleted(store(), id, true)
+      return { deleted: id }
+    case 'restore':
+      setDeleted(store(), id, false)
+      return {}
+    case 'import': {
+      const file = z.instanceof(File, { error: 'No file was chosen.' }).parse(form.get('file'))
+      z.number().max(MAX_FILE, 'A site file may weigh 512 MB at most.').parse(file.size)
+      return { created: await importSite(store(), new Uint8Array(await file.arrayBuffer())) }
+    }
+    default:
+      return z.never({ error: 'There is no such action.' }).parse(form.get('intent'))
+  }
+}
+
+export async function action({ request }: Route.ActionArgs) {
+  try {
+    return data(await perform(await request.formData()))
+  } catch (error) {
+    const { status, sentence } = sentenceOf(error)
+    return data({ problem: sentence.replace(/^The request has the wrong shape: /, '') }, { status })
+  }
+}
+
+export default function SitesRoute({ loaderData }: Route.ComponentProps) {
+  return <Sites sites={loaderData.sites} />
+}

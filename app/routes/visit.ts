@@ -1,0 +1,24 @@
+import { store } from '#server/database'
+import { MissingError } from '#server/sites'
+import { visitFile } from '#server/visit'
+import type { Route } from './+types/visit'
+import { answering } from './answers'
+
+/**
+ * The site as a visitor gets it: the files of the export. The sandbox keeps a page out of the application;
+ * its fonts and pictures are then of another origin, so they are offered to all.
+ */
+export function loader({ params }: Route.LoaderArgs) {
+  return answering(async () => {
+    const found = await visitFile(store(), params.siteId, params['*'] || 'index.html')
+    if (!found) throw new MissingError('There is no such page.')
+    return new Response(found.bytes as BodyInit, {
+      headers: {
+        'Content-Type': found.type,
+        'Cache-Control': 'no-cache',
+        'Access-Control-Allow-Origin': '*',
+        'Content-Security-Policy': 'sandbox allow-scripts allow-forms',
+      },
+    })
+  })
+}

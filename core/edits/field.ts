@@ -1,0 +1,63 @@
+import { produce } from 'immer'
+import { z } from 'zod'
+import { idSchema } from '#core/site/ids'
+import { blockSchema } from '#core/site/schema'
+import { draftAt, EditError, type EditKind, placeOf } from './edit'
+import type { Edit } from './index'
+
+const FIELDS = [
+  'name',
+  'hidden',
+  'job',
+  'element',
+  'type',
+  'level',
+  'link',
+  'look',
+  'picture',
+  'alt',
+  'icon',
+  'size',
+  'ordered',
+  'label',
+] as const
+
+const schema = z.strictObject({
+  kind: z.literal('field'),
+  block: idSchema,
+  field: z.enum(FIELDS),
+  /** The new value, in the shape that the block's kind wants; `null` takes an optional one away. */
+  value: z.json(),
+})
+export type FieldEdit = z.infer<typeof schema>
+
+export const fieldEdit: EditKind<FieldEdit, Edit> = {
+  kind: 'field',
+  schema,
+  label: (edit) => (edit.field === 'hidden' ? (edit.value ? 'hide' : 'show') : edit.field),
+  apply(site, edit) {
+    const place = placeOf(site, edit.block)
+    const { [edit.field as 'name']: old, ...rest } = place.block as unknown as Record<
+      string,
+      z.core.util.JSONType
+    >
+    const candidate = edit.value === null ? rest : { ...rest, [edit.field]: edit.value }
+    const shallow = 'children' in candidate ? { ...candidate, children: [] } : candidate
+    const parsed = blockSchema.safeParse(shallow)
+    if (!parsed.success) {
+      const [issue] = parsed.error.issues
+      throw new EditError(
+        `A ${place.block.kind} cannot take this ${edit.field}: ${issue?.message ?? 'it has another shape'}`,
+      )
+    }
+    const next = produce(site, (draft) => {
+      const target = draftAt(draft, place) as unknown as Record<string, unknown>
+      if (edit.value === null) delete target[edit.field]
+      else target[edit.field] = edit.value
+    })
+    return {
+      site: next,
+      inverse: { kind: 'field', block: edit.block, field: edit.field, value: old ?? null },
+    }
+  },
+}

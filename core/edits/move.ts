@@ -1,0 +1,38 @@
+import { produce } from 'immer'
+import { z } from 'zod'
+import { idSchema } from '#core/site/ids'
+import { walk } from '#core/site/tree'
+import { childrenOf, EditError, type EditKind, holderOf, placeOf, positionOf } from './edit'
+import type { Edit } from './index'
+import { checkHolds } from './structure'
+
+const schema = z.strictObject({
+  kind: z.literal('move'),
+  block: idSchema,
+  parent: idSchema,
+  /** Index in the parent once the block has been taken out of its old place. */
+  index: z.int().min(0),
+})
+export type MoveEdit = z.infer<typeof schema>
+
+export const moveEdit: EditKind<MoveEdit, Edit> = {
+  kind: 'move',
+  schema,
+  label: () => 'move',
+  apply(site, edit) {
+    const place = placeOf(site, edit.block)
+    for (const inside of walk(place.block)) {
+      if (inside.id === edit.parent) throw new EditError('A block cannot be moved into itself.')
+    }
+    const from = positionOf(site, place)
+    const source = holderOf(site, from.parent)
+    const target = holderOf(site, edit.parent)
+    checkHolds(target, [place.block])
+    const next = produce(site, (draft) => {
+      const goal = childrenOf(draft, site, target)
+      const [block] = childrenOf(draft, site, source).splice(from.index, 1)
+      goal.splice(Math.min(edit.index, goal.length), 0, block!)
+    })
+    return { site: next, inverse: { kind: 'move', block: edit.block, ...from } }
+  },
+}

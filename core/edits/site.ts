@@ -1,0 +1,31 @@
+import { produce } from 'immer'
+import { z } from 'zod'
+import { breakpointsSchema, type Site, siteSchema } from '#core/site/schema'
+import { styleGuideSchema } from '#core/site/style-guide'
+import type { EditKind } from './edit'
+import type { Edit } from './index'
+
+const change = <F extends keyof Site, S extends z.ZodType<Site[F]>>(field: F, value: S) =>
+  z.strictObject({ kind: z.literal('site'), field: z.literal(field), value })
+
+const fields = (siteSchema as unknown as z.ZodObject<{ name: z.ZodType<string>; views: z.ZodType<number[]> }>)
+  .shape
+
+const schema = z.discriminatedUnion('field', [
+  change('name', fields.name),
+  change('views', fields.views),
+  change('breakpoints', breakpointsSchema),
+  change('guide', styleGuideSchema),
+])
+export type SiteEdit = z.infer<typeof schema>
+
+/** Sets one of the values that belong to the whole site. Exceptions of a removed breakpoint stay, for its return. */
+export const siteEdit: EditKind<SiteEdit, Edit> = {
+  kind: 'site',
+  schema,
+  label: (edit) => edit.field,
+  apply(site, edit) {
+    const next = produce(site, (draft) => void Object.assign(draft, { [edit.field]: edit.value }))
+    return { site: next, inverse: { kind: 'site', field: edit.field, value: site[edit.field] } as SiteEdit }
+  },
+}

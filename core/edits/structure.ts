@@ -1,0 +1,44 @@
+import { holds } from '#core/blocks/kinds'
+import type { Block, Site } from '#core/site/schema'
+import { findBlock, walk } from '#core/site/tree'
+import { EditError, type Holder } from './edit'
+
+/** Groups may be nested this deep, so that no document can exhaust the stack. */
+const MAX_DEPTH = 24
+
+/** Checks that a holder may take blocks: their kinds, and the depth that they bring. Throws an `EditError`. */
+export function checkHolds(holder: Holder, blocks: readonly Block[]): void {
+  for (const block of blocks) {
+    if ('page' in holder) {
+      if (block.kind !== 'section')
+        throw new EditError(`A page holds sections; a ${block.kind} stands inside one.`)
+      continue
+    }
+    const { block: container, path } = holder.container
+    if (!holds[container.kind].includes(block.kind))
+      throw new EditError(`A ${container.kind} cannot hold a ${block.kind}.`)
+    if (path.length + depthOf(block) > MAX_DEPTH)
+      throw new EditError(`Blocks may stand ${MAX_DEPTH} deep at most.`)
+  }
+}
+
+function depthOf(block: Block): number {
+  return 'children' in block ? 1 + Math.max(0, ...block.children.map(depthOf)) : 1
+}
+
+/** Checks that new blocks bring no id that the site has, nor one id twice, nor a child of a wrong kind. */
+export function checkNew(site: Site, blocks: readonly Block[]): void {
+  const seen = new Set<string>()
+  for (const root of blocks) {
+    for (const block of walk(root)) {
+      if (seen.has(block.id) || findBlock(site, block.id))
+        throw new EditError(`The id "${block.id}" is taken.`)
+      seen.add(block.id)
+      if (!('children' in block)) continue
+      for (const child of block.children as Block[]) {
+        if (!holds[block.kind].includes(child.kind))
+          throw new EditError(`A ${block.kind} cannot hold a ${child.kind}.`)
+      }
+    }
+  }
+}

@@ -1,0 +1,74 @@
+import { produce } from 'immer'
+import { z } from 'zod'
+import { idSchema } from '#core/site/ids'
+import {
+  appliesTo,
+  properties,
+  propertyNames,
+  type PropertyName,
+  scopeSchema,
+  type StyleValues,
+  valuesIn,
+} from '#core/style/registry'
+import { draftAt, EditError, type EditKind, placeOf } from './edit'
+import type { Edit } from './index'
+
+const shape = Object.fromEntries(
+  propertyNames.map((name) => [name, properties[name].schema.nullable().optional()]),
+)
+
+/** Values to set; `null` takes a value away. */
+type Changes = { [N in PropertyName]?: StyleValues[N] | null }
+
+const schema = z.strictObject({
+  kind: z.literal('style'),
+  block: idSchema,
+  scope: scopeSchema,
+  values: z.strictObject(shape) as unknown as z.ZodType<Changes>,
+})
+export type StyleEdit = z.infer<typeof schema>
+
+export const styleEdit: EditKind<StyleEdit, Edit> = {
+  kind: 'style',
+  schema,
+  label: (edit) =>
+    Object.keys(edit.values)
+      .map((name) => properties[name as PropertyName].label.toLowerCase())
+      .join(', '),
+  apply(site, edit) {
+    const place = placeOf(site, edit.block)
+    const { scope } = edit
+    if (
+      typeof scope === 'object' &&
+      !site.breakpoints.some((one) => one.id === scope.below && one.below !== null)
+    ) {
+      throw new EditError(`The breakpoint "${scope.below}" is no longer in this site.`)
+    }
+    const names = Object.keys(edit.values) as PropertyName[]
+    const before = valuesIn(place.block.style, scope)
+    const old: Record<string, unknown> = {}
+    for (const name of names) {
+      if (!appliesTo(name, place.block.kind))
+        throw new EditError(`A ${place.block.kind} has no ${properties[name].label.toLowerCase()}.`)
+      old[name] = before?.[name] ?? null
+    }
+    const next = produce(site, (draft) => {
+      const { style } = draftAt(draft, place)
+      const target = { ...before } as Record<string, unknown>
+      for (const name of names) {
+        if (edit.values[name] === null) delete target[name]
+        else target[name] = edit.values[name]
+      }
+      const values = Object.keys(target).length > 0 ? (target as StyleValues) : undefined
+      if (typeof scope === 'object') {
+        const below = { ...style.below }
+        if (values) below[scope.below] = values
+        else delete below[scope.below]
+        if (Object.keys(below).length > 0) style.below = below
+        else delete style.below
+      } else if (values) style[scope] = values
+      else delete style[scope]
+    })
+    return { site: next, inverse: { kind: 'style', block: edit.block, scope, values: old as Changes } }
+  },
+}

@@ -1,0 +1,34 @@
+import { produce } from 'immer'
+import { z } from 'zod'
+import { idSchema } from '#core/site/ids'
+import type { WordBlock } from '#core/site/schema'
+import { hasWords } from '#core/site/tree'
+import { wordsSchema } from '#core/site/words'
+import { draftAt, EditError, type EditKind, placeOf } from './edit'
+import type { Edit } from './index'
+
+const schema = z.strictObject({ kind: z.literal('words'), block: idSchema, words: wordsSchema })
+export type WordsEdit = z.infer<typeof schema>
+
+/** Sets the words of a block in the languages given, and leaves its other languages alone. */
+export const wordsEdit: EditKind<WordsEdit, Edit> = {
+  kind: 'words',
+  schema,
+  label: () => 'words',
+  apply(site, edit) {
+    const place = placeOf(site, edit.block)
+    const { block } = place
+    if (!hasWords(block)) throw new EditError(`A ${block.kind} takes no words.`)
+    const old = Object.fromEntries(
+      Object.keys(edit.words).map((language) => [language, block.words[language] ?? []]),
+    )
+    const next = produce(site, (draft) => {
+      const target = draftAt(draft, place) as WordBlock
+      for (const [language, spans] of Object.entries(edit.words)) {
+        if (spans.length > 0) target.words[language] = spans
+        else delete target.words[language]
+      }
+    })
+    return { site: next, inverse: { kind: 'words', block: edit.block, words: old } }
+  },
+}

@@ -1,0 +1,104 @@
+import { freeze } from 'immer'
+import { z } from 'zod'
+import { FILE_FORMAT, FILE_VERSION, type Site, siteSchema } from '#core/site/schema'
+import { walkPage } from '#core/site/tree'
+import { checkNew } from '#core/edits/structure'
+import { upgrade } from './upgrade'
+
+/** A file or value that is not a site. The message says what is wrong and where, for the person who opened it. */
+export class FormatError extends Error {
+  override name = 'FormatError'
+}
+
+const where = (path: PropertyKey[]) =>
+  path.length === 0 ? 'at its top' : `at "${path.map(String).join('.')}"`
+
+/** Deepest nesting of objects and lists in a site file; one that is deeper is refused before it is walked. */
+const MAX_NESTING = 120
+
+function nestingOf(text: string): number {
+  let depth = 0
+  let deepest = 0
+  let inString = false
+  for (let i = 0; i < text.length; i++) {
+    const code = text.charCodeAt(i)
+    if (inString) {
+      if (code === 92) i++
+      else if (code === 34) inString = false
+    } else if (code === 34) inString = true
+    else if (code === 123 || code === 91) deepest = Math.max(deepest, ++depth)
+    else if (code === 125 || code === 93) depth--
+  }
+  return deepest
+}
+
+/**
+ * Reads the text of a `.site.json` file.
+ * @throws FormatError if it is not JSON, not a site, of a newer version, or broken somewhere
+ */
+export function readSite(text: string): Site {
+  if (nestingOf(text) > MAX_NESTING)
+    throw new FormatError(`The file is nested more than ${MAX_NESTING} deep, so it is not a site.`)
+  let value: unknown
+  try {
+    value = JSON.parse(text)
+  } catch (error) {
+    throw new FormatError(`The file is not JSON: ${(error as Error).message}.`)
+  }
+  return checkSite(value)
+}
+
+/**
+ * Checks an unknown value as a site and brings it to the present version.
+ * @throws FormatError
+ */
+export function checkSite(value: unknown): Site {
+  const head = z.object({ format: z.literal(FILE_FORMAT), version: z.int().min(1) }).safeParse(value)
+  if (!head.success)
+    throw new FormatError(`The file is not a Yarrowfinch site: its "format" is not "${FILE_FORMAT}".`)
+  if (head.data.version > FILE_VERSION) {
+    throw new FormatError(
+      `The file has version ${head.data.version}, from a newer Yarrowfinch. This one reads versions up to ${FILE_VERSION}.`,
+    )
+  }
+  const parsed = siteSchema.safeParse(upgrade(value as Record<string, unknown>))
+  if (!parsed.success) {
+    const [issue] = parsed.error.issues
+    throw new FormatError(`The site is broken ${where(issue!.path)}: ${issue!.message}`)
+  }
+  const site = freeze(parsed.data, true)
+  checkTree(site)
+  return site
+}
+
+/** What a schema cannot say: that ids and addresses are unique, and that blocks stand where they may. */
+function checkTree(site: Site): void {
+  const seen = new Set<string>()
+  const addresses = new Set<string>()
+  const claim = (id: string, what: string) => {
+    if (seen.has(id))
+      throw new FormatError(`The site has two things with the id "${id}", the second a ${what}.`)
+    seen.add(id)
+  }
+  for (const picture of site.pictures) claim(picture.id, 'picture')
+  for (const page of site.pages) {
+    claim(page.id, 'page')
+    if (addresses.has(page.address))
+      throw new FormatError(`Two pages of the site have the address "/${page.address}".`)
+    addresses.add(page.address)
+    for (const block of walkPage(page)) claim(block.id, block.kind)
+  }
+  const empty = { ...site, pages: [] }
+  for (const page of site.pages) {
+    try {
+      checkNew(empty, page.sections)
+    } catch (error) {
+      throw new FormatError(`On the page "${page.name}": ${(error as Error).message}`)
+    }
+  }
+}
+
+/** A site as the text of a `.site.json` file. */
+export function writeSite(site: Site): string {
+  return `${JSON.stringify(site, null, 2)}\n`
+}

@@ -1,0 +1,62 @@
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
+import type { Site } from '#core/site/schema'
+import { FormatError, readSite, writeSite } from './site-json'
+
+const DOCUMENT = 'site.json'
+const EXTENSIONS: Record<Site['pictures'][number]['type'], string> = {
+  'image/jpeg': 'jpg',
+  'image/png': 'png',
+  'image/webp': 'webp',
+  'image/avif': 'avif',
+  'image/svg+xml': 'svg',
+}
+
+/** Most that a site file may unpack to, bytes. */
+const MAX_UNPACKED = 1024 ** 3
+
+/** The file of a picture beside a site: its hash, and the extension of its type. */
+export const pictureFile = (picture: Site['pictures'][number]): string =>
+  `${picture.hash}.${EXTENSIONS[picture.type]}`
+
+export type SiteFile = { site: Site; pictures: Map<string, Uint8Array> }
+
+/** Writes a `.site.zip`: the document, and the original of every picture in `pictures/`. */
+export function writeSiteZip({ site, pictures }: SiteFile): Uint8Array<ArrayBuffer> {
+  const files: Record<string, Uint8Array> = { [DOCUMENT]: strToU8(writeSite(site)) }
+  for (const picture of site.pictures) {
+    const bytes = pictures.get(picture.hash)
+    if (bytes) files[`pictures/${pictureFile(picture)}`] = bytes
+  }
+  // Pictures are compressed already; a fixed date makes equal sites equal files.
+  return zipSync(files, { level: 0, mtime: new Date(1980, 0, 1) })
+}
+
+/**
+ * Reads a `.site.zip`, or the bare JSON of a site without pictures. Pictures are returned by hash, unchecked: the
+ * caller must verify that the bytes have that hash.
+ * @throws FormatError if it is neither, or too large
+ */
+export function readSiteFile(bytes: Uint8Array): SiteFile {
+  if (bytes[0] !== 0x50 || bytes[1] !== 0x4b) return { site: readSite(strFromU8(bytes)), pictures: new Map() }
+  let total = 0
+  let files: Record<string, Uint8Array>
+  try {
+    files = unzipSync(bytes, {
+      filter: (file) => {
+        total += file.originalSize
+        if (total > MAX_UNPACKED)
+          throw new FormatError('The zip unpacks to more than 1 GB, so it is refused.')
+        return file.name === DOCUMENT || /^pictures\/[0-9a-f]{64}\.[a-z]+$/.test(file.name)
+      },
+    })
+  } catch (error) {
+    throw error instanceof FormatError ? error : new FormatError('The zip is damaged and cannot be unpacked.')
+  }
+  const document = files[DOCUMENT]
+  if (!document) throw new FormatError(`The zip holds no "${DOCUMENT}", so it is not a site.`)
+  const pictures = new Map<string, Uint8Array>()
+  for (const [name, content] of Object.entries(files)) {
+    if (name !== DOCUMENT) pictures.set(name.slice('pictures/'.length).split('.')[0]!, content)
+  }
+  return { site: readSite(strFromU8(document)), pictures }
+}

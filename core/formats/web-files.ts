@@ -1,0 +1,58 @@
+import type { Picture, Site } from '#core/site/schema'
+import { pageFile, printSite } from '#core/render/site'
+import { slug } from '#core/render/names'
+import type { Style } from '#core/render/rules'
+import type { FontFile } from '#core/type/families'
+
+/** A picture at a width in px (`null` for an SVG, as it is), and the file that it becomes. */
+export type WantedPicture = { file: string; picture: Picture; width: number | null }
+
+/** Everything that the export of a site consists of: texts, and what must be made or copied. */
+export type WebFiles = {
+  texts: { file: string; text: string }[]
+  pictures: WantedPicture[]
+  fonts: { file: string; font: FontFile }[]
+}
+
+const STYLESHEET = 'style.css'
+
+/** File names of pictures: their own names, made unique. */
+function pictureNames(site: Site): Map<string, string> {
+  const taken = new Set<string>()
+  return new Map(
+    site.pictures.map((picture) => {
+      const wanted = slug(picture.name.replace(/\.[a-z]+$/i, ''))
+      let name = wanted
+      for (let n = 2; taken.has(name); n++) name = `${wanted}-${n}`
+      taken.add(name)
+      return [picture.id, name]
+    }),
+  )
+}
+
+/** Works out the files of a site's export: pages, one stylesheet, pictures in the widths needed, fonts used. */
+export function webFiles(site: Site, style: Style): WebFiles {
+  const names = pictureNames(site)
+  const pictures = new Map<string, WantedPicture>()
+  const printed = printSite(site, {
+    style,
+    addresses: {
+      picture(picture, width) {
+        const file = `pictures/${names.get(picture.id)}${width === null ? '.svg' : `-${width}.webp`}`
+        pictures.set(file, { file, picture, width })
+        return file
+      },
+      page: pageFile,
+      stylesheet: STYLESHEET,
+      font: (font) => `fonts/${font.name}`,
+    },
+  })
+  return {
+    texts: [
+      ...printed.pages.map(({ page, html }) => ({ file: pageFile(page), text: html })),
+      { file: STYLESHEET, text: printed.css },
+    ],
+    pictures: [...pictures.values()],
+    fonts: printed.fonts.map((font) => ({ file: `fonts/${font.name}`, font })),
+  }
+}

@@ -1,0 +1,166 @@
+import type { Element, ElementContent, Properties } from 'hast'
+import { sizesAttribute, sourceWidths } from '#core/picture/sizes'
+import type { BlockKind } from '#core/site/kinds'
+import type { Link } from '#core/site/link'
+import type { Block, BlockOf, Breakpoint, Picture, WordBlock } from '#core/site/schema'
+import { plainText } from '#core/site/words'
+import { isBoxed } from './declarations'
+import { element } from './element'
+import { extentOf, type Surround } from './surround'
+import { renderWords } from './words'
+
+/** Where the parts of a page are found once it is printed. */
+export type Addresses = {
+  /** URL of a picture, at a width in px or as it is. */
+  picture: (picture: Picture, width: number | null) => string
+  /** True to offer every width that the layout needs; false for one picture of medium width. */
+  sources: boolean
+  link: (link: Link) => string
+}
+
+/** What printing a block needs to know besides the block. */
+export type BlockContext = {
+  language: string
+  breakpoints: readonly Breakpoint[]
+  pictures: ReadonlyMap<string, Picture>
+  addresses: Addresses
+  /** True in the views, where blocks without words still show their place. */
+  editing: boolean
+  /** Classes of the block; empty for none. */
+  className: string[]
+  /** The id of a section, for links to it. */
+  anchor: string
+  surround: Surround
+  children: ElementContent[]
+}
+
+type Handler<B extends Block> = (block: B, context: BlockContext) => Element | undefined
+
+/** Width of the one picture that the views show, px. */
+const VIEW_PICTURE = 1600
+
+const attributes = (
+  block: Block,
+  { className, editing }: BlockContext,
+  more: Properties = {},
+): Properties => {
+  const properties: Properties = className.length === 0 ? more : { className, ...more }
+  return editing ? { ...properties, dataBlock: block.id } : properties
+}
+
+function worded<B extends WordBlock>(
+  tag: (block: B) => string,
+  more?: (block: B, context: BlockContext) => Properties,
+): Handler<B> {
+  return (block, context) => {
+    const spans = block.words[context.language] ?? []
+    const empty = plainText(spans).trim() === ''
+    if (empty && !context.editing) return undefined
+    const properties = attributes(block, context, more?.(block, context))
+    if (empty) properties.dataEmpty = block.name ?? block.kind
+    return element(
+      tag(block),
+      properties,
+      renderWords(spans, (href) => context.addresses.link({ href })),
+    )
+  }
+}
+
+const linked = (block: BlockOf<'button' | 'link' | 'picture'>, context: BlockContext): Properties =>
+  block.link ? { href: context.addresses.link(block.link) } : {}
+
+const CONTAINER_TAGS: Partial<Record<string, string>> = { header: 'header', footer: 'footer' }
+
+const holder =
+  (tag: string, more?: Properties): Handler<BlockOf<'group' | 'list' | 'nav'>> =>
+  (block, context) =>
+    element(tag, attributes(block, context, more), context.children)
+
+/** A picture that is not chosen yet: a crossed frame. */
+function emptyFrame(block: Block, context: BlockContext): Element {
+  const line = (x1: string, y1: string, x2: string, y2: string) => element('line', { x1, y1, x2, y2 }, [])
+  const frame = element('svg', { ariaHidden: 'true', width: '100%', height: '100%' }, [
+    line('0', '0', '100%', '100%'),
+    line('0', '100%', '100%', '0'),
+  ])
+  const className = [...context.className, 'frame']
+  return element('div', attributes(block, { ...context, className }), [frame])
+}
+
+function picture(block: BlockOf<'picture'>, context: BlockContext): Element {
+  const chosen = block.picture === undefined ? undefined : context.pictures.get(block.picture)
+  if (!chosen) return emptyFrame(block, context)
+  const { addresses, breakpoints, surround } = context
+  const boxed = isBoxed(block)
+  const vector = chosen.type === 'image/svg+xml'
+  const image: Properties = {
+    alt: block.alt?.[context.language] ?? '',
+    width: chosen.width,
+    height: chosen.height,
+  }
+  if (vector) image.src = addresses.picture(chosen, null)
+  else if (!addresses.sources) image.src = addresses.picture(chosen, Math.min(chosen.width, VIEW_PICTURE))
+  else {
+    const extents = breakpoints.map((_, index) => extentOf(block, surround, breakpoints, index))
+    const widths = sourceWidths(extents, breakpoints, chosen.width)
+    image.src = addresses.picture(chosen, widths[Math.floor(widths.length / 2)]!)
+    if (widths.length > 1) {
+      image.srcSet = widths.map((width) => `${addresses.picture(chosen, width)} ${width}w`).join(', ')
+      image.sizes = sizesAttribute(extents, breakpoints)
+    }
+    // A picture behind a section is what is seen first; the others wait until they are near.
+    if (block.style.base?.position !== 'backdrop') image.loading = 'lazy'
+    else image.fetchPriority = 'high'
+  }
+  if (!boxed) return element('img', attributes(block, context, image), [])
+  const tag = block.link ? 'a' : 'div'
+  return element(tag, attributes(block, context, linked(block, context)), [element('img', image, [])])
+}
+
+const handlers: { [K in BlockKind]: Handler<BlockOf<K>> } = {
+  section: (block, context) =>
+    element(
+      CONTAINER_TAGS[block.job] ?? 'section',
+      attributes(block, context, { id: context.anchor }),
+      context.children,
+    ),
+  group: (block, context) => element(block.element ?? 'div', attributes(block, context), context.children),
+  list: (block, context) => holder(block.ordered ? 'ol' : 'ul')(block, context),
+  nav: (block, context) =>
+    holder('nav', block.label[context.language] ? { ariaLabel: block.label[context.language] } : {})(
+      block,
+      context,
+    ),
+  eyebrow: worded(() => 'p'),
+  heading: worded((block) => `h${block.level}`),
+  text: worded(() => 'p'),
+  item: worded(() => 'li'),
+  button: worded(
+    (block) => (block.link ? 'a' : 'button'),
+    (block, context) => (block.link ? linked(block, context) : { type: 'button' }),
+  ),
+  link: worded<BlockOf<'link'>>(() => 'a', linked),
+  divider: (block, context) => element('hr', attributes(block, context), []),
+  picture,
+  icon: (block, context) =>
+    element(
+      'svg',
+      attributes(block, context, {
+        ariaHidden: 'true',
+        width: String(block.size),
+        height: String(block.size),
+        viewBox: '0 0 24 24',
+        fill: 'none',
+        stroke: 'currentColor',
+        strokeWidth: '1.5',
+        strokeLineCap: 'round',
+        strokeLineJoin: 'round',
+      }),
+      block.icon.nodes.map(([tag, shape]) => element(tag, { ...shape }, [])),
+    ),
+}
+
+/** A block as an HTML element; `undefined` where a published page leaves it out, as a heading without words. */
+export function renderBlock(block: Block, context: BlockContext): Element | undefined {
+  return (handlers[block.kind] as Handler<Block>)(block, context)
+}

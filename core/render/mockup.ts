@@ -1,0 +1,36 @@
+import { toHtml } from 'hast-util-to-html'
+import type { Page, Picture, Site } from '#core/site/schema'
+import { type FontFile, fontFaceCss } from '#core/type/families'
+import { element } from './element'
+import { createRenderer, landmarks } from './page'
+import { printRules } from './rules'
+import { sharedRules, tokenDeclarations } from './shared-rules'
+
+/** Data URLs of what a mockup shows. */
+export type MockupParts = { picture: (picture: Picture) => string; fonts: { file: FontFile; url: string }[] }
+
+/**
+ * A page as XHTML that needs nothing else, to be drawn inside an SVG `foreignObject`. The drawing's root stands for
+ * `:root`, and is as high as its page, so `vh` is measured by a window of `windowHeight` px.
+ */
+export function mockupBody(site: Site, page: Page, parts: MockupParts, windowHeight: number): string {
+  const render = createRenderer({
+    language: site.language,
+    editing: false,
+    viewportUnit: 'property',
+    addresses: { picture: (picture) => parts.picture(picture), sources: false, link: () => '#' },
+  })
+  const sections = render(site, page)
+  const byId = new Map(page.sections.map((section) => [section.id, section]))
+  const shown = sections.map((one) => ({ section: byId.get(one.id)!, element: one.element }))
+  const tokens = { selector: ':root', below: null, declarations: [['--vh', `${windowHeight / 100}px`] as const, ...tokenDeclarations(site)] }
+  const css =
+    parts.fonts.map(({ file, url }) => fontFaceCss(file, url)).join('') +
+    printRules([tokens, ...sharedRules(site, 'everything'), ...sections.flatMap((one) => one.rules)], 'minified')
+  // The comment and section marks let the styles be read alike as HTML and as XML.
+  const body = element('body', { xmlns: 'http://www.w3.org/1999/xhtml' }, [
+    element('style', {}, [{ type: 'text', value: `/*<![CDATA[*/${css}/*]]>*/` }]),
+    ...landmarks(shown, (children) => element('main', {}, children)),
+  ])
+  return toHtml(body, { closeSelfClosing: true, closeEmptyElements: true, characterReferences: { useNamedReferences: false } })
+}

@@ -1,0 +1,68 @@
+import type { Block, Section, Site } from '#core/site/schema'
+import { isContainer } from '#core/site/tree'
+
+/** A name in words as a class name: lower case letters and figures joined by hyphens. */
+export function slug(name: string): string {
+  const plain = name
+    .normalize('NFKD')
+    .replace(/[\u0300-\u036f]/g, '')
+    .toLowerCase()
+  const joined = plain.replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '')
+  return joined === '' ? 'block' : /^[0-9]/.test(joined) ? `n${joined}` : joined
+}
+
+/** The name of a section in words: its own, or its job. */
+export const sectionName = (section: Section): string => section.name ?? section.job
+
+function unique(wanted: string, taken: Set<string>): string {
+  let name = wanted
+  for (let n = 2; taken.has(name); n++) name = `${wanted}-${n}`
+  taken.add(name)
+  return name
+}
+
+/** First words of the shared classes (type roles, kinds of button), which no section's classes may begin with. */
+function reservedWords(site: Site): Set<string> {
+  const names = [...site.guide.types.map((one) => one.role), 'button', 'band', 'main']
+  return new Set(names.map((name) => name.split('-')[0]!))
+}
+
+/**
+ * Class names of a site's sections by id, one for each section of any page, since all pages share one stylesheet.
+ * No name is the beginning of another up to a hyphen, so that the names of their blocks cannot meet either.
+ */
+export function sectionClasses(site: Site): Map<string, string> {
+  const reserved = reservedWords(site)
+  const taken = new Set<string>()
+  const classes = new Map<string, string>()
+  for (const page of site.pages) {
+    for (const section of page.sections) {
+      let wanted = slug(sectionName(section))
+      if (reserved.has(wanted.split('-')[0]!)) wanted = `section-${wanted}`
+      if (wanted.includes('-')) {
+        const clash = [...taken].some((other) => wanted.startsWith(`${other}-`))
+        if (clash) wanted = wanted.replaceAll('-', '')
+      }
+      while (
+        [...taken].some(
+          (other) => other.startsWith(`${wanted}-`) && !/^\d+$/.test(other.slice(wanted.length + 1)),
+        )
+      )
+        wanted += 's'
+      classes.set(section.id, unique(wanted, taken))
+    }
+  }
+  return classes
+}
+
+/** Class names of all blocks in a section, by id: `opening-heading`, `opening-heading-2` for the second of a name. */
+export function blockClasses(section: Section, sectionClass: string): Map<string, string> {
+  const classes = new Map<string, string>([[section.id, sectionClass]])
+  const taken = new Set<string>()
+  const visit = (block: Block): void => {
+    classes.set(block.id, unique(`${sectionClass}-${slug(block.name ?? block.kind)}`, taken))
+    if (isContainer(block)) for (const child of block.children) visit(child)
+  }
+  for (const child of section.children) visit(child)
+  return classes
+}

@@ -1,0 +1,147 @@
+import type { Element, ElementContent } from 'hast'
+import type { Block, Page, Section, Site } from '#core/site/schema'
+import { isContainer, picturesById } from '#core/site/tree'
+import type { ViewportUnit } from '#core/style/css-values'
+import { type Addresses, renderBlock } from './blocks'
+import { rulesOf } from './declarations'
+import { blockClasses, sectionClasses } from './names'
+import type { Rule } from './rules'
+import { BAND } from './shared-rules'
+import { pageSurround, type Surround, surroundOf } from './surround'
+
+export type RenderOptions = {
+  language: string
+  addresses: Addresses
+  /** True in the views: blocks carry their ids, and blocks without words show their place. */
+  editing: boolean
+  viewportUnit: ViewportUnit
+}
+
+/** One section as it is printed: its element, and the rules of all blocks in it. */
+export type RenderedSection = { id: string; element: Element; rules: readonly Rule[] }
+
+type Entry = { key: string; element: Element | undefined; rules: readonly Rule[]; own: number }
+
+/** Everything of a site, besides the block itself, that a printed block depends on. */
+type Shared = Pick<Site, 'breakpoints' | 'pictures' | 'guide'>
+
+/**
+ * A renderer that remembers what it printed for each block object: after an edit, only the edited block and what
+ * stands around it are printed again. What blocks share (breakpoints, pictures, guide) empties the memory.
+ */
+export function createRenderer(options: RenderOptions) {
+  let memory = new WeakMap<Block, Entry>()
+  let shared: Shared | undefined
+  let classes: { names: string; map: Map<string, string> } | undefined
+  let pictures = new Map<string, Site['pictures'][number]>()
+
+  function classesOf(site: Site): Map<string, string> {
+    let names = ''
+    for (const page of site.pages)
+      for (const one of page.sections) names += `${one.id}:${one.name ?? one.job};`
+    if (classes?.names !== names) classes = { names, map: sectionClasses(site) }
+    return classes.map
+  }
+
+  function visit(block: Block, site: Site, names: Map<string, string>, surround: Surround): Entry {
+    const name = names.get(block.id)!
+    const key = `${name}|${surround.key}`
+    const known = memory.get(block)
+    if (known?.key === key) return known
+    const own = rulesOf(block, name, surround, site.breakpoints, options.viewportUnit)
+    let rules: readonly Rule[] = own
+    const children: ElementContent[] = []
+    if (isContainer(block)) {
+      const inner = surroundOf(block, surround, site.breakpoints)
+      const all = [...own]
+      for (const child of block.children) {
+        if (child.hidden) continue
+        const printed = visit(child, site, names, inner)
+        if (!printed.element) continue
+        children.push(printed.element)
+        for (const one of printed.rules) all.push(one)
+      }
+      rules = all
+    }
+    const className = [sharedClass(block), own.length > 0 || block.kind === 'section' ? name : ''].filter(
+      (one) => one !== '',
+    )
+    const { language, addresses, editing } = options
+    const element = renderBlock(block, {
+      language,
+      addresses,
+      editing,
+      breakpoints: site.breakpoints,
+      pictures,
+      className,
+      anchor: name,
+      surround,
+      children,
+    })
+    const entry: Entry = { key, element, rules, own: own.length }
+    memory.set(block, entry)
+    return entry
+  }
+
+  return function render(site: Site, page: Page): RenderedSection[] {
+    if (
+      shared?.breakpoints !== site.breakpoints ||
+      shared.pictures !== site.pictures ||
+      shared.guide !== site.guide
+    ) {
+      memory = new WeakMap()
+      pictures = picturesById(site)
+      shared = site
+      classes = undefined
+    }
+    const outer = pageSurround(site.breakpoints)
+    const map = classesOf(site)
+    const printed: RenderedSection[] = []
+    for (const section of page.sections) {
+      if (section.hidden) continue
+      const known = memory.get(section)
+      const name = map.get(section.id)!
+      const entry =
+        known?.key === `${name}|${outer.key}`
+          ? known
+          : visit(section, site, blockClasses(section, name), outer)
+      printed.push({ id: section.id, element: entry.element!, rules: entry.rules })
+    }
+    return printed
+  }
+}
+
+/** The class that a block shares with others of its type role or kind of button. */
+export function sharedClass(block: Block): string {
+  switch (block.kind) {
+    case 'section':
+      return BAND
+    case 'heading':
+      return block.type ?? `heading-${Math.min(block.level, 4)}`
+    case 'eyebrow':
+      return block.type ?? 'eyebrow'
+    case 'button':
+      return `button-${block.look}`
+    case 'text':
+    case 'item':
+    case 'link':
+      return block.type ?? ''
+    default:
+      return ''
+  }
+}
+
+/** Puts sections under their landmarks: headers first, then one `main`, footers last. */
+export function landmarks(
+  sections: readonly { section: Section; element: Element }[],
+  main: (children: Element[]) => Element,
+): Element[] {
+  const isHeader = (index: number) => sections[index]?.section.job === 'header'
+  const isFooter = (index: number) => sections[index]?.section.job === 'footer'
+  let first = 0
+  while (isHeader(first)) first++
+  let last = sections.length
+  while (last > first && isFooter(last - 1)) last--
+  const elements = sections.map((one) => one.element)
+  return [...elements.slice(0, first), main(elements.slice(first, last)), ...elements.slice(last)]
+}

@@ -1,0 +1,82 @@
+import type { Declaration } from '#core/style/property'
+
+/** A CSS rule: one selector at one range of widths. */
+export type Rule = {
+  selector: string
+  /** The rule holds below this viewport width, px; `null` for all widths. */
+  below: number | null
+  declarations: readonly Declaration[]
+}
+
+/** A media query that ends just under a width, so that no width falls between two ranges even when zoom makes it fractional. */
+export const mediaBelow = (below: number): string => `(width < ${below}px)`
+
+const SHORTHANDS: { short: string; parts: readonly [string, string] }[] = [
+  { short: 'padding-block', parts: ['padding-block-start', 'padding-block-end'] },
+  { short: 'margin-block', parts: ['margin-block-start', 'margin-block-end'] },
+  { short: 'gap', parts: ['row-gap', 'column-gap'] },
+]
+
+/** Joins pairs of longhands into their shorthand. */
+function shorten(declarations: readonly Declaration[]): readonly Declaration[] {
+  let list = declarations
+  for (const { short, parts } of SHORTHANDS) {
+    const first = list.find(([name]) => name === parts[0])
+    const second = list.find(([name]) => name === parts[1])
+    if (!first || !second) continue
+    const value = first[1] === second[1] ? first[1] : `${first[1]} ${second[1]}`
+    list = list
+      .filter((one) => one !== second)
+      .map((one) => (one === first ? ([short, value] as const) : one))
+  }
+  return list
+}
+
+export type Style = 'readable' | 'minified'
+
+const bodyOf = (rule: Rule, style: Style, indent: string): string => {
+  const list = shorten(rule.declarations)
+  if (style === 'minified') return list.map(([name, value]) => `${name}:${value}`).join(';')
+  return list.map(([name, value]) => `${indent}  ${name}: ${value};\n`).join('')
+}
+
+/** Writes equal rule sets once, under all their selectors, where the first of them stood. */
+function group(rules: readonly Rule[], style: Style, indent: string): string {
+  const bodies = new Map<string, string[]>()
+  for (const rule of rules) {
+    if (rule.declarations.length === 0) continue
+    const body = bodyOf(rule, style, indent)
+    const selectors = bodies.get(body)
+    if (!selectors) bodies.set(body, [rule.selector])
+    else if (!selectors.includes(rule.selector)) selectors.push(rule.selector)
+  }
+  let text = ''
+  for (const [body, selectors] of bodies) {
+    text +=
+      style === 'minified'
+        ? `${selectors.join(',')}{${body}}`
+        : `${indent}${selectors.join(`,\n${indent}`)} {\n${body}${indent}}\n\n`
+  }
+  return text
+}
+
+/** Prints rules: first those for all widths, then one media query for each breakpoint, widest first. */
+export function printRules(rules: readonly Rule[], style: Style = 'readable'): string {
+  const widths = [...new Set(rules.map((rule) => rule.below))].sort(
+    (a, b) => (b ?? Infinity) - (a ?? Infinity),
+  )
+  let text = ''
+  for (const below of widths) {
+    const at = rules.filter((rule) => rule.below === below)
+    if (below === null) text += group(at, style, '')
+    else {
+      const inner = group(at, style, style === 'minified' ? '' : '  ')
+      if (inner === '') continue
+      text +=
+        style === 'minified'
+          ? `@media${mediaBelow(below)}{${inner}}`
+          : `@media ${mediaBelow(below)} {\n${inner.trimEnd()}\n}\n\n`
+    }
+  }
+  return text
+}

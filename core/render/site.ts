@@ -1,0 +1,168 @@
+import type { Element, Root } from 'hast'
+import { format } from 'hast-util-format'
+import { toHtml } from 'hast-util-to-html'
+import type { Page, Picture, Section, Site } from '#core/site/schema'
+import { FAMILIES, type FontFile, fontFaceCss, fontFiles, needsSubset } from '#core/type/families'
+import type { Link } from '#core/site/link'
+import { element } from './element'
+import { sectionClasses } from './names'
+import { createRenderer, landmarks, type RenderedSection } from './page'
+import { printRules, type Rule, type Style } from './rules'
+import { sharedRules, tokenDeclarations, usedTokens } from './shared-rules'
+
+/** Where the files of a printed site are, seen from its pages; the stylesheet's own URLs are seen from the stylesheet. */
+export type SiteAddresses = {
+  picture: (picture: Picture, width: number | null) => string
+  page: (page: Page) => string
+  stylesheet: string
+  font: (file: FontFile) => string
+}
+
+export type PrintOptions = { addresses: SiteAddresses; style: Style; language?: string }
+
+export type PrintedSite = {
+  pages: { page: Page; html: string }[]
+  css: string
+  fonts: FontFile[]
+}
+
+/** The file that a page is written to. */
+export const pageFile = (page: Page): string => (page.address === '' ? 'index.html' : `${page.address}.html`)
+
+function linkTo(site: Site, anchors: Map<string, string>, address: (page: Page) => string) {
+  return (link: Link): string => {
+    if ('href' in link) return link.href
+    const page = site.pages.find((one) => one.id === link.page)
+    if (!page) return '#'
+    const anchor = link.section === undefined ? undefined : anchors.get(link.section)
+    return anchor === undefined ? address(page) : `${address(page)}#${anchor}`
+  }
+}
+
+/** Class and tag names in a tree, for what is shared between pages. */
+function collect(node: Element | Root, classes: Set<string>, tags: Set<string>): void {
+  if (node.type === 'element') {
+    tags.add(node.tagName)
+    const { className } = node.properties
+    if (Array.isArray(className)) for (const name of className) classes.add(String(name))
+  }
+  for (const child of node.children) if (child.type === 'element') collect(child, classes, tags)
+}
+
+/** The HTML document of a page. */
+export function documentTree(
+  site: Site,
+  page: Page,
+  language: string,
+  stylesheet: Element,
+  sections: readonly RenderedSection[],
+): Root {
+  const byId = new Map(page.sections.map((section) => [section.id, section]))
+  const shown = sections.map((one) => ({ section: byId.get(one.id) as Section, element: one.element }))
+  const description = page.description[language] ?? ''
+  const title = page.title[language] || `${page.name} · ${site.name}`
+  const head = [
+    element('meta', { charSet: 'utf-8' }, []),
+    element('meta', { name: 'viewport', content: 'width=device-width, initial-scale=1' }, []),
+    element('title', {}, [{ type: 'text', value: title }]),
+    ...(description === '' ? [] : [element('meta', { name: 'description', content: description }, [])]),
+    stylesheet,
+  ]
+  const body = landmarks(shown, (children) => element('main', {}, children))
+  return {
+    type: 'root',
+    children: [
+      { type: 'doctype' },
+      element('html', { lang: language }, [element('head', {}, head), element('body', {}, body)]),
+    ],
+  }
+}
+
+/** Prints a tree as HTML text. The tree is changed by the layout of the readable style, so it must not be used again. */
+export function printHtml(tree: Root, style: Style): string {
+  if (style === 'minified') return toHtml(tree)
+  const copy = structuredClone(tree)
+  format(copy)
+  return `${toHtml(copy).trim()}\n`
+}
+
+/** The whole stylesheet of a site: fonts, tokens and rules that are used, and no more. */
+function stylesheet(
+  site: Site,
+  rules: readonly Rule[],
+  trees: readonly Root[],
+  options: PrintOptions,
+): { css: string; fonts: FontFile[] } {
+  const classes = new Set<string>()
+  const tags = new Set<string>()
+  for (const tree of trees) collect(tree, classes, tags)
+  const body = printRules([...sharedRules(site, { classes, tags }), ...rules], options.style)
+  const tokens = usedTokens(tokenDeclarations(site), body)
+  const fonts = usedFonts(site, tokens, tags, body, trees)
+  const faces = fonts
+    .map((file) => fontFaceCss(file, options.addresses.font(file)))
+    .join(options.style === 'readable' ? '\n' : '')
+  const root = printRules([{ selector: ':root', below: null, declarations: tokens }], options.style)
+  const fontText =
+    options.style === 'minified'
+      ? faces
+          .replace(/\s*\n\s*/g, '')
+          .replace(/: /g, ':')
+          .replace(/ \{/g, '{')
+          .replace(/;\}/g, '}')
+      : faces
+  return {
+    css: `${fontText}${fontText && options.style === 'readable' ? '\n' : ''}${root}${body}`.trimEnd() + '\n',
+    fonts,
+  }
+}
+
+function usedFonts(
+  site: Site,
+  tokens: readonly (readonly [string, string])[],
+  tags: ReadonlySet<string>,
+  css: string,
+  trees: readonly Root[],
+): FontFile[] {
+  const used = new Set(tokens.map(([name]) => name))
+  const italic = tags.has('em') || css.includes('italic')
+  const text = trees.map(textOf).join('')
+  const families = new Set(
+    site.guide.faces.filter((face) => used.has(`--face-${face.name}`)).map((face) => face.family),
+  )
+  return FAMILIES.filter((family) => families.has(family.id)).flatMap((family) =>
+    fontFiles(family).filter((file) => (italic || !file.italic) && needsSubset(file.subset, text)),
+  )
+}
+
+function textOf(node: Root | Element): string {
+  let text = ''
+  for (const child of node.children) {
+    if (child.type === 'text') text += child.value
+    else if (child.type === 'element') text += textOf(child)
+  }
+  return text
+}
+
+/** Prints a whole site: one HTML document for each page, one stylesheet, and the names of the font files it needs. */
+export function printSite(site: Site, options: PrintOptions): PrintedSite {
+  const language = options.language ?? site.language
+  const { addresses } = options
+  const link = linkTo(site, sectionClasses(site), addresses.page)
+  const render = createRenderer({
+    language,
+    editing: false,
+    viewportUnit: 'unit',
+    addresses: { picture: addresses.picture, sources: true, link },
+  })
+  const sheet = () => element('link', { rel: ['stylesheet'], href: addresses.stylesheet }, [])
+  const printed = site.pages.map((page) => ({ page, sections: render(site, page) }))
+  const trees = printed.map(({ page, sections }) => documentTree(site, page, language, sheet(), sections))
+  const rules = printed.flatMap(({ sections }) => sections.flatMap((one) => one.rules))
+  const { css, fonts } = stylesheet(site, rules, trees, options)
+  return {
+    pages: printed.map(({ page }, i) => ({ page, html: printHtml(trees[i]!, options.style) })),
+    css,
+    fonts,
+  }
+}

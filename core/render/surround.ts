@@ -1,0 +1,116 @@
+import { placementIn } from '#core/grid/placement'
+import type { Block, Breakpoint, Container } from '#core/site/schema'
+import type { Layout, Setting } from '#core/style/property'
+import { valueAt } from '#core/style/resolve'
+import type { Length } from '#core/style/values'
+import type { ViewportUnit } from '#core/style/css-values'
+
+/**
+ * A width as it follows the viewport: `viewport * v + content * c + px`, where content is the width of all columns
+ * at that viewport. Placing blocks on columns and tracks keeps it linear, so `sizes` can be written exactly.
+ */
+export type Extent = { v: number; c: number; px: number }
+
+/** What a container offers the blocks in it, for each range of widths. `key` is equal where all of it is equal. */
+export type Surround = {
+  key: string
+  ranges: readonly { layout: Layout; columns: number; gutter: number; extent: Extent }[]
+}
+
+const DEFAULT_LAYOUT: Partial<Record<Block['kind'], Layout>> = { section: 'grid', nav: 'row' }
+
+/** The layout of a container at one range; a group is a column and a nav a row until told otherwise. */
+export function layoutAt(block: Block, breakpoints: readonly Breakpoint[], index: number): Layout {
+  if (block.kind === 'section') return 'grid'
+  return valueAt(block.style, 'layout', breakpoints, index) ?? DEFAULT_LAYOUT[block.kind] ?? 'column'
+}
+
+/** What a page offers its sections: the full width. */
+export function pageSurround(breakpoints: readonly Breakpoint[]): Surround {
+  return {
+    key: 'page',
+    ranges: breakpoints.map((one) => ({
+      layout: 'column',
+      columns: one.columns,
+      gutter: one.gutter,
+      extent: { v: 1, c: 0, px: 0 },
+    })),
+  }
+}
+
+const pxOf = (length: Length | undefined): number =>
+  length && 'value' in length && length.unit === 'px' ? length.value : 0
+
+/** The width that a block takes inside what surrounds it, at one range. */
+export function extentOf(
+  block: Block,
+  surround: Surround,
+  breakpoints: readonly Breakpoint[],
+  index: number,
+): Extent {
+  const at = surround.ranges[index]!
+  const width = valueAt(block.style, 'width', breakpoints, index)
+  if (width && 'value' in width && width.unit === 'px') return { v: 0, c: 0, px: width.value }
+  if (valueAt(block.style, 'position', breakpoints, index) === 'backdrop') return at.extent
+  if (at.layout !== 'grid') return at.extent
+  const { span } = placementIn(at.columns, valueAt(block.style, 'span', breakpoints, index), undefined)
+  const share = span / at.columns
+  return {
+    v: at.extent.v * share,
+    c: at.extent.c * share,
+    px: (at.extent.px + at.gutter) * share - at.gutter,
+  }
+}
+
+/** What a container offers the blocks in it. */
+export function surroundOf(block: Container, outer: Surround, breakpoints: readonly Breakpoint[]): Surround {
+  const ranges = breakpoints.map((breakpoint, index) => {
+    if (block.kind === 'section') {
+      return {
+        layout: 'grid' as Layout,
+        columns: breakpoint.columns,
+        gutter: breakpoint.gutter,
+        extent: { v: 0, c: 1, px: 0 },
+      }
+    }
+    const at = outer.ranges[index]!
+    const layout = layoutAt(block, breakpoints, index)
+    const full = extentOf(block, outer, breakpoints, index)
+    const sides = 2 * pxOf(valueAt(block.style, 'paddingSides', breakpoints, index))
+    const extent = { ...full, px: full.px - sides }
+    const tracks = valueAt(block.style, 'tracks', breakpoints, index)
+    const gap = valueAt(block.style, 'gap', breakpoints, index)
+    if (layout !== 'grid') return { layout, columns: 1, gutter: 0, extent }
+    if (tracks !== undefined)
+      return { layout, columns: tracks, gutter: gap ? pxOf(gap) : breakpoint.gutter, extent }
+    const columns =
+      at.layout === 'grid'
+        ? placementIn(at.columns, valueAt(block.style, 'span', breakpoints, index), undefined).span
+        : breakpoint.columns
+    return { layout, columns, gutter: at.layout === 'grid' ? at.gutter : breakpoint.gutter, extent }
+  })
+  const key = ranges
+    .map(
+      (one) => `${one.layout}${one.columns},${one.gutter},${one.extent.v},${one.extent.c},${one.extent.px}`,
+    )
+    .join(';')
+  return { key, ranges }
+}
+
+/** Where a block stands at one range, for its properties. */
+export function settingAt(
+  block: Block,
+  surround: Surround,
+  breakpoints: readonly Breakpoint[],
+  index: number,
+  viewportUnit: ViewportUnit,
+): Setting {
+  const { layout, columns } = surround.ranges[index]!
+  return {
+    kind: block.kind,
+    parent: layout,
+    layout: layoutAt(block, breakpoints, index),
+    columns,
+    viewportUnit,
+  }
+}

@@ -1,0 +1,10 @@
+import { z } from 'zod'
+import { idSchema } from './ids'
+import { hrefSchema } from './words'
+
+/** Where a block leads: a page of the site (and a section of it), or an address. */
+export const linkSchema = z.union([
+  z.strictObject({ page: idSchema, section: idSchema.optional() }),
+  z.strictObject({ href: hrefSchema }),
+])
+export type Link = z.infer<typeof linkSchema>

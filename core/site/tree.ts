@@ -1,0 +1,86 @@
+import { CONTAINER_KINDS, WORD_KINDS } from './kinds'
+import type { Block, Container, Page, Section, Site, WordBlock } from './schema'
+
+export function isContainer(block: Block): block is Container {
+  return (CONTAINER_KINDS as readonly string[]).includes(block.kind)
+}
+
+/** True for blocks that take words. */
+export function hasWords(block: Block): block is WordBlock {
+  return (WORD_KINDS as readonly string[]).includes(block.kind)
+}
+
+/** A block and all that it holds, in reading order. */
+export function* walk(block: Block): Generator<Block> {
+  yield block
+  if (isContainer(block)) for (const child of block.children) yield* walk(child)
+}
+
+/** Every block of a page, in reading order. */
+export function* walkPage(page: Page): Generator<Block> {
+  for (const section of page.sections) yield* walk(section)
+}
+
+const idsOf = new WeakMap<Section, Set<string>>()
+
+/** The ids in a section; remembered per section object, so that finding a block does not walk the unchanged ones. */
+function sectionIds(section: Section): Set<string> {
+  let ids = idsOf.get(section)
+  if (!ids) {
+    ids = new Set()
+    for (const block of walk(section)) ids.add(block.id)
+    if (Object.isFrozen(section)) idsOf.set(section, ids)
+  }
+  return ids
+}
+
+/** Where a block stands: indexes from the page down. */
+export type Place = { page: number; path: number[]; ancestors: Container[]; block: Block }
+
+function findIn(container: Container, id: string, path: number[], ancestors: Container[]): Block | undefined {
+  for (let i = 0; i < container.children.length; i++) {
+    const child = container.children[i]!
+    path.push(i)
+    if (child.id === id) {
+      ancestors.push(container)
+      return child
+    }
+    if (isContainer(child)) {
+      ancestors.push(container)
+      const found = findIn(child, id, path, ancestors)
+      if (found) return found
+      ancestors.pop()
+    }
+    path.pop()
+  }
+  return undefined
+}
+
+/** Finds a block anywhere in a site; `undefined` if it is gone. */
+export function findBlock(site: Site, id: string): Place | undefined {
+  for (let page = 0; page < site.pages.length; page++) {
+    const { sections } = site.pages[page]!
+    for (let i = 0; i < sections.length; i++) {
+      const section = sections[i]!
+      if (!sectionIds(section).has(id)) continue
+      if (section.id === id) return { page, path: [i], ancestors: [], block: section }
+      const path = [i]
+      const ancestors: Container[] = []
+      const block = findIn(section, id, path, ancestors)
+      if (block) return { page, path, ancestors, block }
+    }
+  }
+  return undefined
+}
+
+/** The same block tree with new ids throughout, for duplicates and pastes. */
+export function withNewIds<B extends Block>(block: B, makeId: () => string): B {
+  const copy: Block = { ...block, id: makeId() }
+  if (isContainer(copy)) copy.children = copy.children.map((child) => withNewIds(child, makeId))
+  return copy as B
+}
+
+/** The site's pictures by id. */
+export function picturesById(site: Site): Map<string, Site['pictures'][number]> {
+  return new Map(site.pictures.map((picture) => [picture.id, picture]))
+}

@@ -1,0 +1,42 @@
+import { z } from 'zod'
+import { property } from './property'
+import { colourSchema } from './values'
+
+/** How a picture fills its box. The scrim is a layer of its own over the picture, made in `core/blocks/picture`. */
+export const picture = {
+  aspect: property({
+    label: 'Shape',
+    column: 'picture',
+    schema: z.strictObject({ width: z.number().positive().max(100), height: z.number().positive().max(100) }),
+    applies: ['picture', 'group'],
+    css: ({ width, height }) => [['aspect-ratio', width === height ? '1' : `${width} / ${height}`]],
+  }),
+  fit: property({
+    label: 'Fit',
+    column: 'picture',
+    schema: z.enum(['cover', 'contain']),
+    applies: ['picture'],
+    css: (value) => [['object-fit', value]],
+  }),
+  focal: property({
+    label: 'Focal point',
+    column: 'picture',
+    schema: z.strictObject({ x: z.number().min(0).max(100), y: z.number().min(0).max(100) }),
+    applies: ['picture'],
+    css: ({ x, y }) => [['object-position', `${x}% ${y}%`]],
+  }),
+  scrim: property({
+    label: 'Scrim',
+    column: 'picture',
+    schema: z.strictObject({
+      colour: colourSchema,
+      /** Strength at the start and at the end of the gradient, 0 to 1; equal for a flat tint. */
+      from: z.number().min(0).max(1),
+      to: z.number().min(0).max(1),
+      /** Degrees, as in CSS: 0 runs upwards, 90 to the right. */
+      angle: z.number().min(0).max(360),
+    }),
+    applies: ['picture'],
+    css: () => [],
+  }),
+}

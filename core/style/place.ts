@@ -1,0 +1,252 @@
+import { z } from 'zod'
+import { lengthToCss } from './css-values'
+import { type Declaration, property, type Setting } from './property'
+import { type Length, lengthSchema } from './values'
+
+const HOLDERS = ['section', 'group', 'list', 'nav'] as const
+const edges = z.enum(['start', 'center', 'end', 'stretch'])
+const flexEdge = (value: string) => (value === 'start' || value === 'end' ? `flex-${value}` : value)
+
+const length =
+  (css: string) =>
+  (value: Length, at: Setting): Declaration[] => [[css, lengthToCss(value, at.viewportUnit)]]
+
+/** Where a block stands and how large it is. Columns become one `grid-column`, made in `core/grid/placement`. */
+export const place = {
+  layout: property({
+    label: 'Layout',
+    column: 'place',
+    schema: z.enum(['grid', 'row', 'column', 'overlay']),
+    applies: HOLDERS,
+    css: () => [],
+  }),
+  tracks: property({
+    label: 'Own columns',
+    column: 'place',
+    schema: z.int().min(1).max(12),
+    applies: ['section', 'group', 'list'],
+    css: () => [],
+  }),
+  span: property({
+    label: 'Columns',
+    column: 'place',
+    schema: z.int().min(1).max(24),
+    applies: 'all',
+    css: () => [],
+  }),
+  start: property({
+    label: 'From column',
+    column: 'place',
+    schema: z.int().min(1).max(24),
+    applies: 'all',
+    css: () => [],
+  }),
+  gap: property({
+    label: 'Gap across',
+    column: 'place',
+    schema: lengthSchema,
+    applies: HOLDERS,
+    css: (value, at) =>
+      at.layout === 'column' || at.layout === 'overlay' ? [] : length('column-gap')(value, at),
+  }),
+  rowGap: property({
+    label: 'Gap down',
+    column: 'place',
+    schema: lengthSchema,
+    applies: HOLDERS,
+    css: (value, at) => (at.layout === 'overlay' ? [] : length('row-gap')(value, at)),
+  }),
+  justify: property({
+    label: 'Along',
+    column: 'place',
+    schema: z.enum(['start', 'center', 'end', 'space-between']),
+    applies: HOLDERS,
+    css: (value, at) => {
+      if (at.layout === 'row') return [['justify-content', flexEdge(value)]]
+      if (at.layout === 'column')
+        return [['align-items', value === 'space-between' ? 'stretch' : flexEdge(value)]]
+      return [['justify-items', value === 'space-between' ? 'stretch' : value]]
+    },
+  }),
+  align: property({
+    label: 'Across',
+    column: 'place',
+    schema: z.enum(['start', 'center', 'end', 'stretch', 'baseline', 'space-between']),
+    applies: HOLDERS,
+    css: (value, at) => {
+      if (at.layout === 'column') return [['justify-content', flexEdge(value)]]
+      if (at.layout === 'row')
+        return [['align-items', value === 'space-between' ? 'stretch' : flexEdge(value)]]
+      return value === 'space-between' ? [['align-content', value]] : [['align-items', value]]
+    },
+  }),
+  wrap: property({
+    label: 'Wraps',
+    column: 'place',
+    schema: z.boolean(),
+    applies: HOLDERS,
+    css: (value, at) => (at.layout === 'row' ? [['flex-wrap', value ? 'wrap' : 'nowrap']] : []),
+  }),
+  position: property({
+    label: 'Stands',
+    column: 'place',
+    schema: z.enum(['flow', 'backdrop', 'sticky', 'held']),
+    applies: 'all',
+    css: (value) => {
+      if (value === 'backdrop')
+        return [
+          ['position', 'absolute'],
+          ['inset', '0'],
+          ['width', '100%'],
+          ['height', '100%'],
+          ['z-index', '-1'],
+        ]
+      if (value === 'sticky')
+        return [
+          ['position', 'sticky'],
+          ['top', '0'],
+          ['z-index', '1'],
+        ]
+      if (value === 'held') return [['position', 'absolute']]
+      return []
+    },
+  }),
+  top: property({
+    label: 'From top',
+    column: 'place',
+    schema: lengthSchema,
+    applies: 'all',
+    css: length('top'),
+  }),
+  right: property({
+    label: 'From right',
+    column: 'place',
+    schema: lengthSchema,
+    applies: 'all',
+    css: length('right'),
+  }),
+  bottom: property({
+    label: 'From bottom',
+    column: 'place',
+    schema: lengthSchema,
+    applies: 'all',
+    css: length('bottom'),
+  }),
+  left: property({
+    label: 'From left',
+    column: 'place',
+    schema: lengthSchema,
+    applies: 'all',
+    css: length('left'),
+  }),
+  selfJustify: property({
+    label: 'In its place, across',
+    column: 'place',
+    schema: edges,
+    applies: 'all',
+    css: (value, at) => {
+      if (at.parent === 'column') return [['align-self', flexEdge(value)]]
+      return at.parent === 'row' ? [] : [['justify-self', value]]
+    },
+  }),
+  selfAlign: property({
+    label: 'In its place, down',
+    column: 'place',
+    schema: edges,
+    applies: 'all',
+    css: (value, at) => {
+      if (at.parent === 'column') return []
+      return [['align-self', at.parent === 'row' ? flexEdge(value) : value]]
+    },
+  }),
+  grow: property({
+    label: 'Takes the rest',
+    column: 'place',
+    schema: z.boolean(),
+    applies: 'all',
+    css: (value, at) =>
+      at.parent === 'grid' || at.parent === 'overlay' ? [] : [['flex', value ? '1 1 0' : '0 1 auto']],
+  }),
+  order: property({
+    label: 'Order',
+    column: 'place',
+    schema: z.int().min(-20).max(20),
+    applies: 'all',
+    css: (value) => [['order', String(value)]],
+  }),
+  width: property({
+    label: 'Width',
+    column: 'place',
+    schema: lengthSchema,
+    applies: 'all',
+    css: length('width'),
+  }),
+  maxWidth: property({
+    label: 'At most',
+    column: 'place',
+    schema: lengthSchema,
+    applies: 'all',
+    css: length('max-width'),
+  }),
+  minHeight: property({
+    label: 'Height, least',
+    column: 'place',
+    schema: lengthSchema,
+    applies: 'all',
+    css: length('min-height'),
+  }),
+  height: property({
+    label: 'Height',
+    column: 'place',
+    schema: lengthSchema,
+    applies: 'all',
+    css: length('height'),
+  }),
+  spaceBefore: property({
+    label: 'Space before',
+    column: 'place',
+    schema: lengthSchema,
+    applies: 'all',
+    css: length('margin-block-start'),
+  }),
+  spaceAfter: property({
+    label: 'Space after',
+    column: 'place',
+    schema: lengthSchema,
+    applies: 'all',
+    css: length('margin-block-end'),
+  }),
+  paddingTop: property({
+    label: 'Padding top',
+    column: 'place',
+    schema: lengthSchema,
+    applies: 'all',
+    css: length('padding-block-start'),
+  }),
+  paddingBottom: property({
+    label: 'Padding bottom',
+    column: 'place',
+    schema: lengthSchema,
+    applies: 'all',
+    css: length('padding-block-end'),
+  }),
+  paddingSides: property({
+    label: 'Padding sides',
+    column: 'place',
+    schema: lengthSchema,
+    applies: [
+      'group',
+      'list',
+      'nav',
+      'item',
+      'link',
+      'button',
+      'text',
+      'heading',
+      'eyebrow',
+      'icon',
+      'picture',
+    ],
+    css: length('padding-inline'),
+  }),
+}

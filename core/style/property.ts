@@ -1,0 +1,40 @@
+import type { z } from 'zod'
+import type { BlockKind } from '#core/site/kinds'
+import type { ViewportUnit } from './css-values'
+
+export type Layout = 'grid' | 'row' | 'column' | 'overlay'
+
+/** Columns of the tray, by the question that they answer. */
+export type TrayColumn = 'place' | 'type' | 'surface' | 'picture' | 'states'
+
+/** Where a block stands at one range of widths: what its properties may depend on. */
+export type Setting = {
+  kind: BlockKind
+  /** Layout of the group or section around it. */
+  parent: Layout
+  /** Its own layout, if it holds blocks. */
+  layout: Layout
+  /** Columns that the parent offers. */
+  columns: number
+  viewportUnit: ViewportUnit
+}
+
+/** One CSS declaration. */
+export type Declaration = readonly [property: string, value: string]
+
+/** Blocks that a property applies to: kinds, or every kind. */
+export type Applies = readonly BlockKind[] | 'all'
+
+export type Property<S extends z.ZodType> = {
+  /** Its name in the interface, sentence case. */
+  label: string
+  column: TrayColumn
+  schema: S
+  applies: Applies
+  /** True where it may differ on hover. */
+  onHover?: boolean
+  css: (value: z.output<S>, at: Setting) => Declaration[]
+}
+
+/** Ties the type of a property's `css` to its schema. */
+export const property = <S extends z.ZodType>(definition: Property<S>): Property<S> => definition

@@ -1,0 +1,138 @@
+import { z } from 'zod'
+import { colourToCss, lengthToCss, shadowToCss } from './css-values'
+import { property } from './property'
+import { colourSchema, lengthSchema, shadowSchema } from './values'
+
+const BOXES = [
+  'section',
+  'group',
+  'list',
+  'nav',
+  'item',
+  'link',
+  'button',
+  'text',
+  'heading',
+  'eyebrow',
+  'picture',
+  'icon',
+] as const
+
+const gradientSchema = z.strictObject({
+  angle: z.number().min(0).max(360),
+  from: colourSchema,
+  to: colourSchema,
+})
+
+/** Colours, edges, corners and shadows of a block's box. */
+export const surface = {
+  ink: property({
+    label: 'Ink',
+    column: 'surface',
+    schema: colourSchema,
+    applies: [
+      'section',
+      'group',
+      'eyebrow',
+      'heading',
+      'text',
+      'button',
+      'icon',
+      'list',
+      'item',
+      'nav',
+      'link',
+    ],
+    onHover: true,
+    css: (value) => [['color', colourToCss(value)]],
+  }),
+  fill: property({
+    label: 'Fill',
+    column: 'surface',
+    schema: colourSchema,
+    applies: BOXES,
+    onHover: true,
+    css: (value) => [['background-color', colourToCss(value)]],
+  }),
+  gradient: property({
+    label: 'Gradient',
+    column: 'surface',
+    schema: gradientSchema,
+    applies: ['section', 'group', 'button'],
+    css: ({ angle, from, to }) => [
+      ['background-image', `linear-gradient(${angle}deg, ${colourToCss(from)}, ${colourToCss(to)})`],
+    ],
+  }),
+  edgeWidth: property({
+    label: 'Edge',
+    column: 'surface',
+    schema: z.number().min(0).max(60),
+    applies: [...BOXES, 'divider'],
+    css: (value, at) =>
+      at.kind === 'divider' ? [['border-block-start-width', `${value}px`]] : [['border-width', `${value}px`]],
+  }),
+  edgeSides: property({
+    label: 'Edge on',
+    column: 'surface',
+    schema: z.enum(['all', 'top', 'bottom', 'left', 'right', 'top-bottom']),
+    applies: BOXES,
+    css: (value) => [['border-style', EDGE_SIDES[value]]],
+  }),
+  edgeColour: property({
+    label: 'Edge colour',
+    column: 'surface',
+    schema: colourSchema,
+    applies: [...BOXES, 'divider'],
+    onHover: true,
+    css: (value) => [['border-color', colourToCss(value)]],
+  }),
+  corner: property({
+    label: 'Corners',
+    column: 'surface',
+    schema: lengthSchema,
+    applies: BOXES,
+    css: (value) => [['border-radius', lengthToCss(value)]],
+  }),
+  shadow: property({
+    label: 'Shadow',
+    column: 'surface',
+    schema: shadowSchema,
+    applies: BOXES,
+    onHover: true,
+    css: (value) => [['box-shadow', shadowToCss(value)]],
+  }),
+  opacity: property({
+    label: 'Opacity',
+    column: 'surface',
+    schema: z.number().min(0).max(1),
+    applies: 'all',
+    onHover: true,
+    css: (value) => [['opacity', String(value)]],
+  }),
+  underline: property({
+    label: 'Underline',
+    column: 'states',
+    schema: z.boolean(),
+    applies: ['link', 'button', 'text'],
+    onHover: true,
+    css: (value) => [['text-decoration-line', value ? 'underline' : 'none']],
+  }),
+  lift: property({
+    label: 'Lift',
+    column: 'states',
+    schema: z.number().min(-20).max(20),
+    applies: ['link', 'button', 'group', 'picture'],
+    onHover: true,
+    css: (value) => [['translate', value === 0 ? '0' : `0 ${-value}px`]],
+  }),
+}
+
+/** `border-style` of the four sides, in CSS order: top, right, bottom, left. */
+const EDGE_SIDES = {
+  all: 'solid',
+  top: 'solid none none',
+  bottom: 'none none solid',
+  left: 'none none none solid',
+  right: 'none solid none none',
+  'top-bottom': 'solid none',
+} as const

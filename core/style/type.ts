@@ -1,0 +1,89 @@
+import { z } from 'zod'
+import { lengthToCss } from './css-values'
+import { property } from './property'
+import { lengthSchema, nameSchema } from './values'
+
+const WORDY = [
+  'eyebrow',
+  'heading',
+  'text',
+  'button',
+  'list',
+  'item',
+  'nav',
+  'link',
+  'section',
+  'group',
+] as const
+const SET = ['eyebrow', 'heading', 'text', 'button', 'list', 'item', 'nav', 'link'] as const
+
+/** How words are set. What a block leaves open comes from its type role. */
+export const type = {
+  face: property({
+    label: 'Face',
+    column: 'type',
+    schema: nameSchema,
+    applies: SET,
+    css: (value) => [['font-family', `var(--face-${value})`]],
+  }),
+  weight: property({
+    label: 'Weight',
+    column: 'type',
+    schema: z.int().min(100).max(1000),
+    applies: SET,
+    onHover: false,
+    css: (value) => [['font-weight', String(value)]],
+  }),
+  size: property({
+    label: 'Size',
+    column: 'type',
+    schema: lengthSchema,
+    applies: SET,
+    css: (value) => [['font-size', lengthToCss(value)]],
+  }),
+  leading: property({
+    label: 'Leading',
+    column: 'type',
+    schema: z.number().min(0.7).max(3),
+    applies: SET,
+    css: (value) => [['line-height', String(value)]],
+  }),
+  tracking: property({
+    label: 'Tracking',
+    column: 'type',
+    schema: z.number().min(-0.2).max(1),
+    applies: SET,
+    css: (value) => [['letter-spacing', value === 0 ? 'normal' : `${value}em`]],
+  }),
+  textAlign: property({
+    label: 'Align',
+    column: 'type',
+    schema: z.enum(['start', 'center', 'end']),
+    applies: WORDY,
+    css: (value) => [['text-align', value]],
+  }),
+  lines: property({
+    label: 'Lines',
+    column: 'type',
+    schema: z.enum(['wrap', 'balance', 'pretty', 'nowrap']),
+    applies: SET,
+    css: (value) => [['text-wrap', value]],
+  }),
+  letterCase: property({
+    label: 'Letters',
+    column: 'type',
+    schema: z.enum(['as-typed', 'capitals', 'small-capitals']),
+    applies: SET,
+    css: (value) =>
+      value === 'small-capitals'
+        ? [['font-variant-caps', 'all-small-caps']]
+        : [['text-transform', value === 'capitals' ? 'uppercase' : 'none']],
+  }),
+  italic: property({
+    label: 'Slope',
+    column: 'type',
+    schema: z.enum(['upright', 'italic']),
+    applies: SET,
+    css: (value) => [['font-style', value === 'italic' ? 'italic' : 'normal']],
+  }),
+}

@@ -1,0 +1,32 @@
+import js from '@eslint/js'
+import hooks from 'eslint-plugin-react-hooks'
+import tseslint from 'typescript-eslint'
+
+export default tseslint.config(
+  { ignores: ['build', 'data', 'node_modules', '.react-router', 'test-results', 'playwright-report'] },
+  js.configs.recommended,
+  ...tseslint.configs.strict,
+  {
+    plugins: { 'react-hooks': hooks },
+    rules: {
+      'react-hooks/rules-of-hooks': 'error',
+      'react-hooks/exhaustive-deps': 'error',
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      eqeqeq: ['error', 'always', { null: 'ignore' }],
+    },
+  },
+  {
+    files: ['**/*.mjs', '**/*.cjs'],
+    languageOptions: {
+      globals: {
+        process: 'readonly',
+        console: 'readonly',
+        URL: 'readonly',
+        fetch: 'readonly',
+        setTimeout: 'readonly',
+        module: 'readonly',
+      },
+    },
+  },
+)

@@ -1,0 +1,153 @@
+import { eq, inArray } from 'drizzle-orm'
+import { createHash } from 'node:crypto'
+import { existsSync } from 'node:fs'
+import { mkdir, readFile, rename, writeFile } from 'node:fs/promises'
+import { join } from 'node:path'
+import sharp, { type Metadata } from 'sharp'
+import { FormatError } from '#core/formats/site-json'
+import { cleanSvg } from '#core/formats/svg'
+import type { Picture } from '#core/site/schema'
+import type { Store } from './database'
+import { pictures } from './schema'
+
+/** Most that a picture may weigh, bytes. */
+export const MAX_PICTURE = 30 * 1024 * 1024
+/** Most pixels that a picture may have, so that a small file cannot unpack into all the memory. */
+const MAX_PIXELS = 200_000_000
+
+const TYPES: Record<string, Picture['type']> = {
+  jpeg: 'image/jpeg',
+  png: 'image/png',
+  webp: 'image/webp',
+  heif: 'image/avif',
+}
+
+export type StoredPicture = Pick<Picture, 'hash' | 'type' | 'width' | 'height'>
+
+const hashOf = (bytes: Uint8Array) => createHash('sha256').update(bytes).digest('hex')
+
+const originals = (store: Store) => join(store.folder, 'pictures')
+const derivatives = (store: Store) => join(store.folder, 'derivatives')
+
+/** Writes under another name first, so that no half-written file ever has a final name. */
+async function writeWhole(folder: string, name: string, bytes: Uint8Array): Promise<void> {
+  await mkdir(folder, { recursive: true })
+  const draft = join(folder, `.${name}.${process.pid}.${Math.random().toString(36).slice(2)}`)
+  await writeFile(draft, bytes)
+  await rename(draft, join(folder, name))
+}
+
+const looksLikeSvg = (bytes: Uint8Array) =>
+  /<svg[\s>]/i.test(new TextDecoder().decode(bytes.subarray(0, 4096)))
+
+async function inspect(
+  bytes: Uint8Array,
+  name: string,
+): Promise<{ bytes: Uint8Array; type: Picture['type']; width: number; height: number }> {
+  if (looksLikeSvg(bytes)) {
+    const clean = cleanSvg(new TextDecoder().decode(bytes))
+    return {
+      bytes: new TextEncoder().encode(clean.text),
+      type: 'image/svg+xml',
+      width: clean.width,
+      height: clean.height,
+    }
+  }
+  let metadata: Metadata
+  try {
+    metadata = await sharp(bytes, { limitInputPixels: MAX_PIXELS }).metadata()
+  } catch {
+    throw new FormatError(`"${name}" is not a JPEG, PNG, WebP, AVIF or SVG picture, or it is damaged.`)
+  }
+  const type = metadata.format === 'heif' && metadata.compression !== 'av1' ? undefined : TYPES[metadata.format ?? '']
+  if (!type || !metadata.width || !metadata.height) {
+    throw new FormatError(
+      `"${name}" is a ${metadata.format} picture. JPEG, PNG, WebP, AVIF and SVG can be used.`,
+    )
+  }
+  if (metadata.width * metadata.height > MAX_PIXELS)
+    throw new FormatError(`"${name}" has more than 200 megapixels.`)
+  try {
+    // Reading all of it finds a file that was cut short, which its header does not show.
+    await sharp(bytes, { limitInputPixels: MAX_PIXELS, failOn: 'truncated' }).resize(16).toBuffer()
+  } catch {
+    throw new FormatError(`"${name}" is damaged: only part of the picture can be read.`)
+  }
+  const turned = (metadata.orientation ?? 1) >= 5
+  return {
+    bytes,
+    type,
+    width: turned ? metadata.height : metadata.width,
+    height: turned ? metadata.width : metadata.height,
+  }
+}
+
+/**
+ * Keeps a picture under the hash of its bytes. An SVG is cleaned first; all others are kept as they came.
+ * @throws FormatError if it is too large, damaged, or of another kind
+ */
+export async function storePicture(store: Store, input: Uint8Array, name: string): Promise<StoredPicture> {
+  if (input.length === 0) throw new FormatError(`"${name}" is empty.`)
+  if (input.length > MAX_PICTURE) {
+    throw new FormatError(
+      `"${name}" weighs ${(input.length / 1024 / 1024).toFixed(1)} MB. A picture may weigh 30 MB at most.`,
+    )
+  }
+  const { bytes, type, width, height } = await inspect(input, name)
+  const hash = hashOf(bytes)
+  await writeWhole(originals(store), hash, bytes)
+  store.db
+    .insert(pictures)
+    .values({ hash, type, width, height, bytes: bytes.length, createdAt: new Date() })
+    .onConflictDoNothing()
+    .run()
+  return { hash, type, width, height }
+}
+
+/** The original bytes of a picture; `undefined` if it is not kept here. */
+export async function readOriginal(store: Store, hash: string): Promise<Uint8Array | undefined> {
+  const file = join(originals(store), hash)
+  return existsSync(file) ? new Uint8Array(await readFile(file)) : undefined
+}
+
+/** The hashes, out of some, that are kept here. */
+export function keptPictures(store: Store, hashes: readonly string[]): Set<string> {
+  if (hashes.length === 0) return new Set()
+  const rows = store.db
+    .select({ hash: pictures.hash })
+    .from(pictures)
+    .where(inArray(pictures.hash, [...hashes]))
+    .all()
+  return new Set(rows.map((row) => row.hash))
+}
+
+const making = new Map<string, Promise<Uint8Array>>()
+
+/** A picture at a width in px, as WebP; made at its first use and kept. `undefined` if the picture is not kept here. */
+export async function pictureAt(store: Store, hash: string, width: number): Promise<Uint8Array | undefined> {
+  const name = `${hash}-${width}.webp`
+  const file = join(derivatives(store), name)
+  if (existsSync(file)) return new Uint8Array(await readFile(file))
+  if (!existsSync(join(originals(store), hash))) return undefined
+  let work = making.get(name)
+  if (!work) {
+    work = sharp(join(originals(store), hash), { limitInputPixels: MAX_PIXELS })
+      .rotate()
+      .resize({ width, withoutEnlargement: true })
+      .webp({ quality: 78, effort: 3 })
+      .toBuffer()
+      .then(async (bytes) => {
+        await writeWhole(derivatives(store), name, bytes)
+        return new Uint8Array(bytes)
+      })
+      .finally(() => making.delete(name))
+    making.set(name, work)
+  }
+  return work
+}
+
+/** The type of a picture that is kept here. */
+export function pictureType(store: Store, hash: string): Picture['type'] | undefined {
+  const row = store.db.select({ type: pictures.type }).from(pictures).where(eq(pictures.hash, hash)).get()
+  return row?.type as Picture['type'] | undefined
+}

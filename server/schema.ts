@@ -1,0 +1,44 @@
+import { integer, primaryKey, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
+
+/** A site as it stands, and how many edits it has had. */
+export const sites = sqliteTable('sites', {
+  id: text('id').primaryKey(),
+  revision: integer('revision').notNull(),
+  /** The site document, as JSON. */
+  document: text('document').notNull(),
+  createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
+  updatedAt: integer('updated_at', { mode: 'timestamp_ms' }).notNull(),
+  /** Set while a deleted site can still be brought back. */
+  deletedAt: integer('deleted_at', { mode: 'timestamp_ms' }),
+  /** The revision that was last exported. */
+  exportedRevision: integer('exported_revision'),
+})
+
+/** Every edit that a site has had, in order: revision n is the document after edit n. */
+export const edits = sqliteTable(
+  'edits',
+  {
+    site: text('site')
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    revision: integer('revision').notNull(),
+    /** Made by the client for each edit, so that one sent twice is applied once. */
+    key: text('key').notNull(),
+    edit: text('edit').notNull(),
+    createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.site, table.revision] }),
+    uniqueIndex('edits_key').on(table.site, table.key),
+  ],
+)
+
+/** Uploaded pictures by the SHA-256 of their bytes. The files stand beside the database. */
+export const pictures = sqliteTable('pictures', {
+  hash: text('hash').primaryKey(),
+  type: text('type').notNull(),
+  width: integer('width').notNull(),
+  height: integer('height').notNull(),
+  bytes: integer('bytes').notNull(),
+  createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
+})

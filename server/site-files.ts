@@ -1,0 +1,54 @@
+import { FormatError } from '#core/formats/site-json'
+import { readSiteFile, writeSiteZip } from '#core/formats/site-zip'
+import type { Site } from '#core/site/schema'
+import { createHash } from 'node:crypto'
+import type { Store } from './database'
+import { keptPictures, readOriginal, storePicture } from './pictures'
+import { createSite } from './sites'
+
+/**
+ * Opens a site file as a new site. Every picture is checked and cleaned as an upload is, and must have the hash that
+ * it is filed under.
+ * @returns the new site's id
+ * @throws FormatError; nothing is kept then but pictures that no site uses
+ */
+export async function importSite(store: Store, bytes: Uint8Array): Promise<string> {
+  const file = readSiteFile(bytes)
+  const renamed = new Map<string, string>()
+  for (const picture of file.site.pictures) {
+    const content = file.pictures.get(picture.hash)
+    if (!content) continue
+    if (createHash('sha256').update(content).digest('hex') !== picture.hash) {
+      throw new FormatError(
+        `The picture "${picture.name}" in the file is not the one that the site was saved with.`,
+      )
+    }
+    const stored = await storePicture(store, content, picture.name)
+    renamed.set(picture.hash, stored.hash)
+  }
+  const site: Site = {
+    ...file.site,
+    pictures: file.site.pictures.map((one) => ({ ...one, hash: renamed.get(one.hash) ?? one.hash })),
+  }
+  const kept = keptPictures(
+    store,
+    site.pictures.map((one) => one.hash),
+  )
+  const lost = site.pictures.filter((one) => !kept.has(one.hash))
+  if (lost.length > 0) {
+    throw new FormatError(
+      `The file lacks ${lost.length} of its pictures, "${lost[0]!.name}" first. Use the .site.zip, which holds them.`,
+    )
+  }
+  return createSite(store, site)
+}
+
+/** A site as a `.site.zip` with the originals of its pictures. */
+export async function exportSiteFile(store: Store, site: Site): Promise<Uint8Array<ArrayBuffer>> {
+  const pictures = new Map<string, Uint8Array>()
+  for (const { hash } of site.pictures) {
+    const bytes = await readOriginal(store, hash)
+    if (bytes) pictures.set(hash, bytes)
+  }
+  return writeSiteZip({ site, pictures })
+}

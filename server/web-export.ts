@@ -1,0 +1,33 @@
+import { strToU8 } from 'fflate'
+import { webFiles } from '#core/formats/web-files'
+import type { Style } from '#core/render/rules'
+import type { Picture, Site } from '#core/site/schema'
+import { readFont } from './fonts'
+
+export type ExportedFile = { file: string; bytes: Uint8Array }
+
+/** Gives a picture at a width, or as it is for `null`. */
+export type PictureSource = (picture: Picture, width: number | null) => Promise<Uint8Array | undefined>
+
+/** Makes every file of a site's export. A picture that is not to be had is named in `missing`, and left out. */
+export async function exportFiles(
+  site: Site,
+  style: Style,
+  source: PictureSource,
+): Promise<{ files: ExportedFile[]; missing: string[] }> {
+  const wanted = webFiles(site, style)
+  const files: ExportedFile[] = wanted.texts.map(({ file, text }) => ({ file, bytes: strToU8(text) }))
+  const missing: string[] = []
+  const made = await Promise.all(
+    wanted.pictures.map(async (one) => ({ ...one, bytes: await source(one.picture, one.width) })),
+  )
+  for (const { file, picture, bytes } of made) {
+    if (bytes) files.push({ file, bytes })
+    else if (!missing.includes(picture.name)) missing.push(picture.name)
+  }
+  for (const { file, font } of wanted.fonts) {
+    const bytes = await readFont(font.name)
+    if (bytes) files.push({ file, bytes })
+  }
+  return { files, missing }
+}
