@@ -2,7 +2,7 @@ import { DEFAULT_BREAKPOINTS, DEFAULT_GUIDE } from '#core/site/defaults'
 import { FILE_FORMAT, FILE_VERSION, type Site } from '#core/site/schema'
 import type { StyleGuide } from '#core/site/style-guide'
 import { pixels, role, token } from '#core/style/values'
-import { beginSite, button, divider, eyebrow, group, heading, icon, link, type Look, nav, painting, picture, section, text } from './compose'
+import { beginSite, button, divider, eyebrow, group, heading, icon, link, nav, painting, picture, section, text } from './compose'
 
 const fluid = (small: number, large: number) => ({ fluid: { from: { at: 375, px: small }, to: { at: 1360, px: large } } })
 
@@ -65,7 +65,6 @@ const guide: StyleGuide = {
 const PICTURES = ['ridge-at-dusk', 'the-long-telescope', 'the-stove', 'moon', 'cloud-in-the-hunter', 'the-log-book', 'lanterns-on-the-path']
 
 const BOOK = { href: 'mailto:evenings@hollinridge.example' }
-const softly = (space: string): Look => ({ ink: role('ink-soft'), spaceAfter: token(space) })
 
 function header(page: string) {
   const to = (target: string) => ({ page, section: target })
@@ -81,7 +80,7 @@ function header(page: string) {
 }
 
 function opening() {
-  return section('opening', { fill: role('night'), ink: role('on-primary'), minHeight: { value: 78, unit: 'vh' }, align: 'space-between', paddingTop: token('space-9'), paddingBottom: token('space-9'), narrow: { paddingTop: token('space-8'), paddingBottom: pixels(220) } }, [
+  return section('opening', { fill: role('night'), ink: role('on-primary'), minHeight: { value: 78, unit: 'vh' }, align: 'center', paddingTop: token('space-9'), paddingBottom: token('space-9'), narrow: { paddingTop: token('space-8'), paddingBottom: pixels(220) } }, [
     picture('ridge-at-dusk', '', { position: 'backdrop', focal: { x: 78, y: 100 }, scrim: { colour: role('night'), from: 0.62, to: 0.05, angle: 70 }, narrow: { focal: { x: 84, y: 100 }, scrim: { colour: role('night'), from: 0.1, to: 0.6, angle: 0 } } }),
     eyebrow('Public evenings, September to March', { spaceAfter: token('space-4'), ink: role('on-primary-soft') }),
     heading(1, 'Bring a coat. We will bring the galaxies.', { span: 8, spaceAfter: token('space-5') }),

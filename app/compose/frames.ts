@@ -4,7 +4,14 @@ import type { Frame } from './frame'
 export type Box = { left: number; top: number; width: number; height: number }
 
 /** A view on the stage: its frame and the scale that it is drawn at. */
-export type StageView = { index: number; width: number; scale: number; frame: Frame }
+export type StageView = {
+  index: number
+  width: number
+  scale: number
+  frame: Frame
+  /** Space under each section that only aligns the rows, px of the page. */
+  gaps: ReadonlyMap<string, number>
+}
 
 /** The views on the stage, by index; shared by all that is drawn over them. */
 export type Frames = Map<number, StageView>

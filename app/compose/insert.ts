@@ -2,7 +2,7 @@ import { holds } from '#core/blocks/kinds'
 import type { Block } from '#core/site/schema'
 import type { BlockKind } from '#core/site/kinds'
 import { newBlock, newSection } from '#core/blocks/defaults'
-import { isContainer, withNewIds } from '#core/site/tree'
+import { hasWords, isContainer, withNewIds } from '#core/site/tree'
 import { positionOf } from '#core/edits/edit'
 import { blockName, type ComposeState, type ComposeStore, edit, editAll, makeId, pageOf, selected } from './store'
 
@@ -37,7 +37,14 @@ function insert(store: ComposeStore, block: Block): void {
   if (place && edit(store, { kind: 'insert', ...place, blocks: [block] })) store.setState({ selection: block.id })
 }
 
-export const addBlock = (store: ComposeStore, kind: BlockKind): void => insert(store, newBlock(kind, makeId))
+/** Adds a block and, if it takes words, opens them for typing. */
+export function addBlock(store: ComposeStore, kind: BlockKind): void {
+  const block = newBlock(kind, makeId)
+  insert(store, block)
+  const { selection, shown } = store.getState()
+  if (selection === block.id && hasWords(block)) store.setState({ words: { block: block.id, view: shown === 'all' ? 0 : shown } })
+}
+
 export const addSection = (store: ComposeStore, job: Job): void => insert(store, newSection(job, makeId))
 
 /** Puts blocks from the clipboard in, with new ids, after the selection. */

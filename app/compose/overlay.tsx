@@ -3,6 +3,7 @@ import { useCompose, useComposeState } from './context'
 import { blockAt, useFrames } from './frames'
 import { GridHatch } from './grid-hatch'
 import { Marks } from './marks'
+import { RowGaps } from './row-gaps'
 import { Distances } from './distances'
 import { useBlockDrag } from './block-drag'
 import { select } from './store'
@@ -49,6 +50,7 @@ export function Overlay({ index, scale }: { index: number; scale: number }) {
       onDrop={drop.drop}
     >
       <GridHatch index={index} scale={scale} />
+      <RowGaps index={index} />
       <Marks index={index} />
       <Distances index={index} />
       {drag.feedback}

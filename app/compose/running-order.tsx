@@ -89,7 +89,7 @@ function AddMenu({ label, options, disabled = false }: { label: string; options:
         <Plus size={14} strokeWidth={1.5} /> {label}
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
-        <DropdownMenu.Content side="top" align="start" sideOffset={4} className="z-50 max-h-[70vh] min-w-40 overflow-auto rounded-2 border border-line-strong bg-field p-1 shadow-float">
+        <DropdownMenu.Content side="top" align="start" sideOffset={4} onCloseAutoFocus={(event) => event.preventDefault()} className="z-50 max-h-[70vh] min-w-40 overflow-auto rounded-2 border border-line-strong bg-field p-1 shadow-float">
           {options.map((option) => (
             <DropdownMenu.Item key={option.name} className="flex h-7 cursor-default items-center rounded-2 px-2 outline-none first-letter:uppercase data-[highlighted]:bg-ground" onSelect={option.run}>
               {option.name[0]!.toUpperCase() + option.name.slice(1)}

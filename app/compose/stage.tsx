@@ -20,6 +20,9 @@ function scalesFor(widths: readonly number[], zooms: readonly (number | null)[],
 /** Tops of rows and the height of all, px of the screen. */
 type Rows = { tops: { id: string; top: number }[]; height: number }
 
+const sameRows = (a: Rows, b: Rows) =>
+  Math.abs(a.height - b.height) < 0.01 && a.tops.length === b.tops.length && a.tops.every((one, i) => one.id === b.tops[i]!.id && Math.abs(one.top - b.tops[i]!.top) < 0.01)
+
 /** The views, side by side, their sections aligned row by row. */
 export function Stage() {
   const store = useCompose()
@@ -50,7 +53,9 @@ export function Stage() {
       for (const [id, height] of sections) tallest.set(id, Math.max(tallest.get(id) ?? 0, height * view.scale))
     }
     for (const { view, sections } of heights) {
-      view.frame.align(new Map([...sections].map(([id, height]) => [id, tallest.get(id)! / view.scale - height])))
+      const margins = new Map([...sections].map(([id, height]) => [id, tallest.get(id)! / view.scale - height]))
+      view.frame.align(margins)
+      view.gaps = margins
     }
     let top = 0
     const tops = [...tallest].map(([id, height]) => {
@@ -58,7 +63,7 @@ export function Stage() {
       top += height
       return row
     })
-    setRows((old) => (Math.abs(old.height - top) < 0.01 && old.tops.length === tops.length && old.tops.every((one, i) => one.id === tops[i]!.id && Math.abs(one.top - tops[i]!.top) < 0.01) ? old : { tops, height: top }))
+    setRows((old) => (sameRows(old, { tops, height: top }) ? old : { tops, height: top }))
     store.setState((state) => ({ layout: state.layout + 1 }))
   }, [store])
 
@@ -92,7 +97,7 @@ export function Stage() {
 
   return (
     <FramesProvider value={frames.current}>
-      <div ref={stage} data-stage className="relative h-full overflow-auto bg-ground" tabIndex={-1}>
+      <div ref={stage} data-stage className="relative h-full overflow-auto bg-ground">
         <div className="flex w-max" style={{ paddingLeft: SIDE, paddingRight: GAP, gap: GAP }}>
           {available > 0 &&
             indexes.map((index, position) => (

@@ -156,9 +156,14 @@ export function pageOf({ session, pageId }: ComposeState): Page {
   return session.site.pages.find((one) => one.id === pageId) ?? session.site.pages[0]!
 }
 
-/** The selected block and where it stands. */
-export function selected(state: ComposeState): Place | undefined {
-  return state.selection === null ? undefined : findBlock(state.session.site, state.selection)
+const lastPlace = new WeakMap<Site, { id: string; place: Place | undefined }>()
+
+/** The selected block and where it stands; the same object as long as the site and the selection are the same. */
+export function selected({ session, selection }: ComposeState): Place | undefined {
+  if (selection === null) return undefined
+  let known = lastPlace.get(session.site)
+  if (known?.id !== selection) lastPlace.set(session.site, (known = { id: selection, place: findBlock(session.site, selection) }))
+  return known.place
 }
 
 export function select(store: ComposeStore, id: string | null): void {

@@ -22,7 +22,7 @@ export const View = memo(function View({ index, width, scale, height, onReady, o
     const start = () => {
       if (!element.contentDocument?.querySelector('meta[http-equiv]')) return
       const frame = createFrame(element, width)
-      frames.set(index, { index, width, scale: current.current, frame })
+      frames.set(index, { index, width, scale: current.current, frame, gaps: new Map() })
       observer = new ResizeObserver(onLater)
       observer.observe(frame.document.body)
       frame.document.addEventListener('load', onLater, true)

@@ -18,7 +18,7 @@ export function Choice<V extends string>({ label, value, options, placeholder = 
     <Select.Root value={value ?? ''} onValueChange={(next) => onChange(next as V)}>
       <Select.Trigger
         aria-label={label}
-        className={`flex h-[26px] min-w-0 items-center justify-between gap-1 rounded-2 border border-line-strong bg-field px-2 text-left hover:border-ink data-[placeholder]:text-muted ${className}`}
+        className={`flex h-[26px] min-w-0 items-center justify-between gap-1 rounded-2 border border-line-strong bg-field px-1.5 text-left hover:border-ink data-[placeholder]:text-muted ${className}`}
       >
         <span className="truncate">
           <Select.Value placeholder={placeholder} />

@@ -3,6 +3,8 @@ import { type KeyboardEvent, useState } from 'react'
 type NumberFieldProps = {
   label: string
   value: number | null
+  /** Shown before the figure. */
+  prefix?: string
   /** Shown after the figure. */
   unit?: string
   /** Shown while there is no value. */
@@ -19,7 +21,7 @@ type NumberFieldProps = {
 }
 
 /** A figure with its unit. Enter or leaving takes it; what is no number or out of range goes back to what it was. */
-export function NumberField({ label, value, unit = '', placeholder = '', least = -Infinity, most = Infinity, step = 1, whole = false, onClear, onChange, className = '' }: NumberFieldProps) {
+export function NumberField({ label, value, prefix = '', unit = '', placeholder = '', least = -Infinity, most = Infinity, step = 1, whole = false, onClear, onChange, className = '' }: NumberFieldProps) {
   const [draft, setDraft] = useState<string | null>(null)
   const shown = draft ?? (value === null ? '' : String(Number(value.toFixed(3))))
 
@@ -47,17 +49,18 @@ export function NumberField({ label, value, unit = '', placeholder = '', least =
   }
   return (
     <span className={`flex h-[26px] min-w-0 items-center rounded-2 border border-line-strong bg-field focus-within:border-ink ${className}`}>
+      {prefix !== '' && <span className="pl-1.5 text-muted">{prefix}</span>}
       <input
         aria-label={label}
         inputMode="decimal"
-        className="figure min-w-0 flex-1 bg-transparent px-2 outline-none placeholder:text-muted"
+        className="figure min-w-0 flex-1 bg-transparent px-1.5 outline-none placeholder:text-muted"
         value={shown}
         placeholder={placeholder}
         onChange={(event) => setDraft(event.target.value)}
         onBlur={(event) => draft !== null && take(event.target.value)}
         onKeyDown={onKeyDown}
       />
-      {unit !== '' && <span className="figure pr-2 text-muted">{unit}</span>}
+      {unit !== '' && <span className="figure pr-1.5 text-muted">{unit}</span>}
     </span>
   )
 }

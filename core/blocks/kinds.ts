@@ -67,6 +67,7 @@ const FLOW = [
   'list',
   'divider',
   'nav',
+  'link',
 ] as const
 
 /** The kinds that each kind may hold. */

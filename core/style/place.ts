@@ -77,7 +77,9 @@ export const place = {
       if (at.layout === 'column') return [['justify-content', flexEdge(value)]]
       if (at.layout === 'row')
         return [['align-items', value === 'space-between' ? 'stretch' : flexEdge(value)]]
-      return value === 'space-between' ? [['align-content', value]] : [['align-items', value]]
+      if (value === 'space-between') return [['align-content', value]]
+      // In a grid that is taller than its rows, the rows themselves are meant as well.
+      return value === 'stretch' || value === 'baseline' ? [['align-items', value]] : [['align-items', value], ['align-content', value]]
     },
   }),
   wrap: property({

@@ -42,7 +42,7 @@ export function LengthField({ label, value, tokens, units = DEFAULT_UNITS, fluid
       <input
         aria-label={label}
         title="A figure with its unit, a token, or “38 to 76” for a size that grows with the width"
-        className="figure min-w-0 flex-1 bg-transparent pl-2 outline-none placeholder:text-muted"
+        className="figure min-w-0 flex-1 bg-transparent pl-1.5 outline-none placeholder:text-muted"
         value={text}
         placeholder={placeholder}
         onChange={(event) => setDraft(event.target.value)}
@@ -58,7 +58,7 @@ export function LengthField({ label, value, tokens, units = DEFAULT_UNITS, fluid
         }}
       />
       <Popover.Root>
-        <Popover.Trigger aria-label={`${label}: tokens and units`} className="flex h-full items-center px-1.5 text-muted hover:text-ink">
+        <Popover.Trigger aria-label={`${label}: tokens and units`} className="flex h-full items-center px-1 text-muted hover:text-ink">
           <ChevronDown size={12} strokeWidth={1.5} />
         </Popover.Trigger>
         <Popover.Portal>

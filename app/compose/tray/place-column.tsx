@@ -41,7 +41,7 @@ export function PlaceColumn({ style }: { style: StyleAccess }) {
         <LengthField label="Space after" placeholder="After" tokens="spaces" value={style.get('spaceAfter')} onChange={(spaceAfter) => style.set({ spaceAfter })} />
       </Row>
       <Row label="Padding" style={style} names={['paddingTop', 'paddingBottom', 'paddingSides']}>
-        <LengthField label="Padding top and bottom" placeholder="Top, bottom" tokens="spaces" value={style.get('paddingTop')} onChange={(value) => style.set({ paddingTop: value, paddingBottom: value })} />
+        <LengthField label="Padding top and bottom" placeholder="Ends" tokens="spaces" value={style.get('paddingTop')} onChange={(value) => style.set({ paddingTop: value, paddingBottom: value })} />
         {style.has('paddingSides') && <LengthField label="Padding sides" placeholder="Sides" tokens="spaces" value={style.get('paddingSides')} onChange={(paddingSides) => style.set({ paddingSides })} />}
       </Row>
       {section && <Height style={style} />}
@@ -92,7 +92,7 @@ function ColumnPicker({ style }: { style: StyleAccess }) {
       </Row>
       <Row label="Spans" style={style} names={['span', 'start']}>
         <NumberField className="flex-1" label="Columns spanned" unit={`of ${columns}`} value={placement.span} least={1} most={columns} whole onClear={() => style.set({ span: null })} onChange={(span) => style.set({ span })} />
-        <NumberField className="flex-1" label="From column" unit="from" placeholder="auto" value={start ?? null} least={1} most={columns} whole onClear={() => style.set({ start: null })} onChange={(value) => style.set({ start: value })} />
+        <NumberField className="flex-1" label="From column" prefix="from" placeholder="auto" value={start ?? null} least={1} most={columns} whole onClear={() => style.set({ start: null })} onChange={(value) => style.set({ start: value })} />
       </Row>
     </>
   )
@@ -137,7 +137,7 @@ function PositionRows({ style }: { style: StyleAccess }) {
     <>
       <Row label="Stands" style={style} names={['position']}>
         <Choice className="flex-1" label="Stands" value={position} options={POSITIONS} onChange={(value) => style.set({ position: value })} />
-        <NumberField className="w-20" label="Order" unit="order" placeholder="0" value={style.get('order') ?? null} whole least={-20} most={20} onClear={() => style.set({ order: null })} onChange={(order) => style.set({ order })} />
+        <NumberField className="w-[74px]" label="Order" prefix="order" placeholder="0" value={style.get('order') ?? null} whole least={-20} most={20} onClear={() => style.set({ order: null })} onChange={(order) => style.set({ order })} />
       </Row>
       {position === 'sticky' && (
         <Row label="Edge" style={style} names={['top']}>

@@ -10,11 +10,11 @@ import { valueInWords } from './value-in-words'
 export function Row({ label, names = [], style, children }: { label: string; names?: readonly PropertyName[]; style?: StyleAccess; children: ReactNode }) {
   const exceptions = style ? names.filter((name) => style.isException(name)) : []
   return (
-    <div className="grid grid-cols-[78px_1fr] items-center gap-2 py-[2px]">
+    <div className="grid grid-cols-[66px_1fr] items-center gap-1.5 py-[2px]">
       <span className="truncate text-ink-2" title={label}>
         {label}
       </span>
-      <div className="relative flex min-w-0 gap-1.5">
+      <div className="relative flex min-w-0 gap-1">
         {children}
         {style && exceptions.length > 0 && <Notch names={exceptions} style={style} />}
       </div>

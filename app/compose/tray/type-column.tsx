@@ -19,13 +19,13 @@ const ALIGN = [
   { value: 'end', label: 'End' },
 ] as const
 const LINES = [
-  { value: 'wrap', label: 'As they fall' },
+  { value: 'wrap', label: 'Free' },
   { value: 'balance', label: 'Balance' },
-  { value: 'pretty', label: 'No orphans' },
+  { value: 'pretty', label: 'Pretty' },
   { value: 'nowrap', label: 'One line' },
 ] as const
 const CASES = [
-  { value: 'as-typed', label: 'As typed' },
+  { value: 'as-typed', label: 'Typed' },
   { value: 'capitals', label: 'Capitals' },
   { value: 'small-capitals', label: 'Small caps' },
 ] as const

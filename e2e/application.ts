@@ -1,0 +1,97 @@
+import { test as base, expect, type Page } from '@playwright/test'
+import { spawn, type ChildProcess } from 'node:child_process'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { createServer } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+
+/** A running application with a database of its own. */
+export type Application = { url: string; data: string; process: ChildProcess; stop: (signal?: NodeJS.Signals) => Promise<void> }
+
+export function freePort(): Promise<number> {
+  return new Promise((done) => {
+    const probe = createServer()
+    probe.listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as { port: number }
+      probe.close(() => done(port))
+    })
+  })
+}
+
+/** Runs a command to its end; fails with what it printed. */
+export function finish(command: string, args: string[], env: NodeJS.ProcessEnv = {}): Promise<string> {
+  return new Promise((done, failed) => {
+    const child = spawn(command, args, { env: { ...process.env, ...env } })
+    let text = ''
+    child.stdout.on('data', (chunk: Buffer) => (text += chunk.toString()))
+    child.stderr.on('data', (chunk: Buffer) => (text += chunk.toString()))
+    child.on('exit', (code) => (code === 0 ? done(text) : failed(new Error(`${command} ${args.join(' ')}: ${text}`))))
+  })
+}
+
+/** Starts the built application on a free port, and waits until it answers. */
+export async function start(data: string): Promise<Application> {
+  const port = await freePort()
+  const url = `http://127.0.0.1:${port}`
+  const child = spawn(process.execPath, ['node_modules/@react-router/serve/bin.js', './build/server/index.js'], {
+    env: { ...process.env, NODE_ENV: 'production', HOST: '127.0.0.1', PORT: String(port), YARROWFINCH_DATA: data },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  })
+  const gone = new Promise<void>((done) => child.on('exit', () => done()))
+  // The server says so once it listens.
+  await new Promise<void>((done, failed) => {
+    child.stdout!.once('data', () => done())
+    child.once('exit', () => failed(new Error('The application ended before it listened.')))
+  })
+  child.stdout!.resume()
+  return {
+    url,
+    data,
+    process: child,
+    async stop(signal = 'SIGTERM') {
+      child.kill(signal)
+      await gone
+    },
+  }
+}
+
+export const temporaryFolder = (): string => mkdtempSync(join(tmpdir(), 'yarrowfinch-'))
+
+/** Tests with one application for each file of tests, its database loaded with the demo sites. */
+export const test = base.extend<object, { app: Application }>({
+  app: [
+    // eslint-disable-next-line no-empty-pattern -- the runner reads what a fixture needs from this pattern
+    async ({}, use) => {
+      const data = temporaryFolder()
+      await finish('npx', ['tsx', 'bin/seed.ts'], { YARROWFINCH_DATA: data })
+      const app = await start(data)
+      await use(app)
+      await app.stop()
+      rmSync(data, { recursive: true, force: true })
+    },
+    { scope: 'worker' },
+  ],
+})
+
+/** Opens a site from the home screen by its name, and waits until its views have been laid out. */
+export async function openSite(page: Page, app: Application, name: string): Promise<void> {
+  await page.goto(app.url)
+  await page.getByRole('link', { name: `Open ${name}` }).click()
+  await composed(page)
+}
+
+/** Waits until every view on the stage shows its page. */
+export async function composed(page: Page): Promise<void> {
+  await expect(page.getByRole('region', { name: 'Tray' })).toBeVisible()
+  await expect(async () => {
+    const ready = await page.locator('[data-view] iframe').evaluateAll((frames) => frames.length > 0 && frames.every((frame) => ((frame as HTMLIFrameElement).contentDocument?.adoptedStyleSheets.length ?? 0) > 0))
+    expect(ready).toBe(true)
+  }).toPass()
+}
+
+/** Waits until everything is on the server's disk. */
+export async function saved(page: Page): Promise<void> {
+  await expect(page.getByRole('status').filter({ hasText: /Saved/ })).toBeVisible()
+}
+
+export { expect }

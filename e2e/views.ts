@@ -1,0 +1,40 @@
+import type { Page } from '@playwright/test'
+
+export type Box = { left: number; top: number; width: number; height: number }
+
+/** A block in the view of a width, and where it is on the screen. */
+export async function onScreen(page: Page, width: number, selector: string, nth = 0): Promise<Box> {
+  const view = page.locator(`[data-view="${width}"]`)
+  const bounds = (await view.boundingBox())!
+  const inner = await view.locator('iframe').evaluate(
+    (frame, [wanted, index, px]) => {
+      const iframe = frame as HTMLIFrameElement
+      const scale = iframe.getBoundingClientRect().width / Number(px)
+      const element = iframe.contentDocument!.querySelectorAll(String(wanted))[Number(index)]
+      if (!element) throw new Error(`The view has no ${String(wanted)}.`)
+      const { left, top, width: w, height: h } = element.getBoundingClientRect()
+      return { left: left * scale, top: top * scale, width: w * scale, height: h * scale }
+    },
+    [selector, nth, width] as const,
+  )
+  return { left: bounds.x + inner.left, top: bounds.y + inner.top, width: inner.width, height: inner.height }
+}
+
+/** Px of the page's own boxes, of every element that matches in a view, without the space that aligns the rows. */
+export function boxesInView(page: Page, width: number, selector: string): Promise<Box[]> {
+  return page.locator(`[data-view="${width}"] iframe`).evaluate((frame, wanted) => {
+    const inner = (frame as HTMLIFrameElement).contentDocument!
+    let shift = 0
+    const shifts = new Map<Element, number>()
+    for (const section of inner.querySelectorAll('.band')) {
+      shifts.set(section, shift)
+      shift += Number.parseFloat(inner.defaultView!.getComputedStyle(section).marginBottom)
+    }
+    return [...inner.querySelectorAll(wanted)].map((element) => {
+      const { left, top, width: w, height } = element.getBoundingClientRect()
+      return { left, top: top - (shifts.get(element.closest('.band')!) ?? 0), width: w, height }
+    })
+  }, selector)
+}
+
+export const middle = (box: Box) => ({ x: box.left + box.width / 2, y: box.top + box.height / 2 })

@@ -1,0 +1,23 @@
+import { defineConfig } from '@playwright/test'
+
+/** Debian's Chromium, with what it needs to run as root and without a network. */
+export const CHROMIUM = {
+  executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+}
+
+export default defineConfig({
+  testDir: 'e2e',
+  fullyParallel: false,
+  workers: 1,
+  retries: 0,
+  timeout: 90_000,
+  reporter: [['line'], ['json', { outputFile: 'test-results/e2e.json' }]],
+  use: {
+    browserName: 'chromium',
+    viewport: { width: 1280, height: 800 },
+    launchOptions: CHROMIUM,
+    trace: 'retain-on-failure',
+    acceptDownloads: true,
+  },
+})
