@@ -21,4 +21,8 @@ const seeded = await run('npx', ['tsx', 'bin/seed.ts'])
 if (seeded !== 0) process.exit(seeded)
 const port = Number(process.env.PORT) || (await freePort(4800))
 console.log(`\nYarrowfinch is at http://127.0.0.1:${port}\n`)
-process.exitCode = await run('npx', ['react-router-serve', './build/server/index.js'], { NODE_ENV: 'production', HOST: '127.0.0.1', PORT: String(port) })
+process.exitCode = await run('npx', ['react-router-serve', './build/server/index.js'], {
+  NODE_ENV: 'production',
+  HOST: '127.0.0.1',
+  PORT: String(port),
+})

@@ -38,7 +38,8 @@ function filesIn(folder) {
 /** A digest of files, to tell whether something must be done anew. */
 function digest(paths) {
   const hash = createHash('sha256')
-  for (const path of paths) for (const file of filesIn(join(ROOT, path))) hash.update(file).update(readFileSync(file))
+  for (const path of paths)
+    for (const file of filesIn(join(ROOT, path))) hash.update(file).update(readFileSync(file))
   return hash.digest('hex')
 }
 
@@ -52,11 +53,23 @@ function stamp(name, value) {
 export async function install() {
   const wanted = digest(['package.json', 'package-lock.json'])
   if (existsSync(join(ROOT, 'node_modules')) && stampOf('install') === wanted) return
-  await must('Installing packages (better-sqlite3 is compiled, which takes a minute or two)', 'npm', ['ci', '--no-audit', '--no-fund'])
+  await must('Installing packages (better-sqlite3 is compiled, which takes a minute or two)', 'npm', [
+    'ci',
+    '--no-audit',
+    '--no-fund',
+  ])
   stamp('install', wanted)
 }
 
-const SOURCES = ['app', 'core', 'server', 'public', 'vite.config.ts', 'react-router.config.ts', 'package-lock.json']
+const SOURCES = [
+  'app',
+  'core',
+  'server',
+  'public',
+  'vite.config.ts',
+  'react-router.config.ts',
+  'package-lock.json',
+]
 
 /** Builds the application if its sources changed since it was last done. */
 export async function build() {
@@ -66,7 +79,12 @@ export async function build() {
   stamp('build', wanted)
 }
 
-const CHROMIUM = [process.env.CHROMIUM_PATH, '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome']
+const CHROMIUM = [
+  process.env.CHROMIUM_PATH,
+  '/usr/bin/chromium',
+  '/usr/bin/chromium-browser',
+  '/usr/bin/google-chrome',
+]
 
 /** Finds Chromium, or installs Debian's where that can be done. */
 export async function chromium() {
@@ -77,7 +95,12 @@ export async function chromium() {
       process.exit(1)
     }
     await must('Looking up packages', 'apt-get', ['update', '-qq'])
-    await must('Installing Chromium', 'apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], { DEBIAN_FRONTEND: 'noninteractive' })
+    await must(
+      'Installing Chromium',
+      'apt-get',
+      ['install', '-y', '-qq', '--no-install-recommends', 'chromium'],
+      { DEBIAN_FRONTEND: 'noninteractive' },
+    )
   }
   return find()
 }

@@ -37,7 +37,15 @@ export type Painting = {
 }
 
 /** Paints a picture: light, shapes, then grain and uneven light over both, as a camera would give. */
-export async function paint({ width, height, seed, shade, shapes, grain, vignette }: Painting): Promise<Buffer> {
+export async function paint({
+  width,
+  height,
+  seed,
+  shade,
+  shapes,
+  grain,
+  vignette,
+}: Painting): Promise<Buffer> {
   const base = Buffer.alloc(width * height * 3)
   const ratio = width / height
   for (let y = 0, at = 0; y < height; y++) {
@@ -51,7 +59,11 @@ export async function paint({ width, height, seed, shade, shapes, grain, vignett
   const raw = { width, height, channels: 3 as const }
   const random = seeded(seed)
   const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}">${shapes?.(width, height, random) ?? ''}</svg>`
-  const drawn = await sharp(base, { raw }).composite([{ input: Buffer.from(svg) }]).removeAlpha().raw().toBuffer()
+  const drawn = await sharp(base, { raw })
+    .composite([{ input: Buffer.from(svg) }])
+    .removeAlpha()
+    .raw()
+    .toBuffer()
   for (let y = 0, at = 0; y < height; y++) {
     for (let x = 0; x < width; x++) {
       const dx = (x / width - 0.5) * 1.15

@@ -1,7 +1,19 @@
 import { DEFAULT_BREAKPOINTS, DEFAULT_GUIDE } from '#core/site/defaults'
 import { FILE_FORMAT, FILE_VERSION, type Site } from '#core/site/schema'
 import { role, token } from '#core/style/values'
-import { beginSite, button, eyebrow, group, heading, link, list, painting, picture, section, text } from './compose'
+import {
+  beginSite,
+  button,
+  eyebrow,
+  group,
+  heading,
+  link,
+  list,
+  painting,
+  picture,
+  section,
+  text,
+} from './compose'
 
 const SHOP = { href: 'mailto:counter@tallowandtwine.example' }
 
@@ -41,26 +53,74 @@ export function chandler(): Site {
         name: 'The shop',
         address: '',
         title: { en: 'Tallow & Twine, ship chandlers' },
-        description: { en: 'Rope by the metre, lamps by the hour, advice without being asked. A ship chandler’s shop on the old quay.' },
+        description: {
+          en: 'Rope by the metre, lamps by the hour, advice without being asked. A ship chandler’s shop on the old quay.',
+        },
         sections: [
-          section('opening', { paddingTop: token('space-9'), paddingBottom: token('space-9'), rowGap: token('space-6'), align: 'center' }, [
-            group({ name: 'Words', span: 6, rowGap: token('space-4') }, [
-              link('Tallow & Twine', { page }, { underline: false, weight: 640, ink: role('accent') }),
-              heading(1, 'Everything a boat forgets to bring'),
-              text('Rope by the metre, lamps by the hour, and advice whether you ask or not. On the old quay since the tide last came this far.', { ink: role('ink-soft') }, 'lead'),
-              button('Ask at the counter', 'primary', SHOP, { spaceBefore: token('space-3') }),
-            ]),
-            picture('brass-lamp', 'A brass lamp, lit, on a dark shelf', { span: 5, start: 8, aspect: { width: 3, height: 4 }, middle: { span: 8, aspect: { width: 16, height: 9 } } }),
+          section(
+            'opening',
+            {
+              paddingTop: token('space-9'),
+              paddingBottom: token('space-9'),
+              rowGap: token('space-6'),
+              align: 'center',
+            },
+            [
+              group({ name: 'Words', span: 6, rowGap: token('space-4') }, [
+                link('Tallow & Twine', { page }, { underline: false, weight: 640, ink: role('accent') }),
+                heading(1, 'Everything a boat forgets to bring'),
+                text(
+                  'Rope by the metre, lamps by the hour, and advice whether you ask or not. On the old quay since the tide last came this far.',
+                  { ink: role('ink-soft') },
+                  'lead',
+                ),
+                button('Ask at the counter', 'primary', SHOP, { spaceBefore: token('space-3') }),
+              ]),
+              picture('brass-lamp', 'A brass lamp, lit, on a dark shelf', {
+                span: 5,
+                start: 8,
+                aspect: { width: 3, height: 4 },
+                middle: { span: 8, aspect: { width: 16, height: 9 } },
+              }),
+            ],
+          ),
+          section(
+            'work',
+            {
+              fill: role('primary'),
+              ink: role('on-primary'),
+              paddingTop: token('space-9'),
+              paddingBottom: token('space-9'),
+              rowGap: token('space-5'),
+              align: 'center',
+            },
+            [
+              picture('coils-of-rope', 'Coils of rope of several colours, hung on a wall', {
+                span: 7,
+                aspect: { width: 3, height: 2 },
+                middle: { span: 4 },
+              }),
+              group(
+                { name: 'Words', span: 4, start: 9, rowGap: token('space-4'), middle: { span: 4, start: 5 } },
+                [
+                  eyebrow('On the wall this week'),
+                  heading(2, 'Forty ropes, none of them the wrong one'),
+                  list(false, {}, [
+                    'Three-strand hemp, tarred',
+                    'Cotton sash cord, 6 to 12 mm',
+                    'Sail twine, waxed twice',
+                  ]),
+                ],
+              ),
+            ],
+          ),
+          section('footer', { paddingTop: token('space-6'), paddingBottom: token('space-6') }, [
+            text(
+              'Tallow & Twine, the old quay. Open when the shutters are.',
+              { ink: role('ink-soft') },
+              'small',
+            ),
           ]),
-          section('work', { fill: role('primary'), ink: role('on-primary'), paddingTop: token('space-9'), paddingBottom: token('space-9'), rowGap: token('space-5'), align: 'center' }, [
-            picture('coils-of-rope', 'Coils of rope of several colours, hung on a wall', { span: 7, aspect: { width: 3, height: 2 }, middle: { span: 4 } }),
-            group({ name: 'Words', span: 4, start: 9, rowGap: token('space-4'), middle: { span: 4, start: 5 } }, [
-              eyebrow('On the wall this week'),
-              heading(2, 'Forty ropes, none of them the wrong one'),
-              list(false, {}, ['Three-strand hemp, tarred', 'Cotton sash cord, 6 to 12 mm', 'Sail twine, waxed twice']),
-            ]),
-          ]),
-          section('footer', { paddingTop: token('space-6'), paddingBottom: token('space-6') }, [text('Tallow & Twine, the old quay. Open when the shutters are.', { ink: role('ink-soft') }, 'small')]),
         ],
       },
     ],

@@ -9,7 +9,12 @@ import { type Style, type StyleValues } from '#core/style/registry'
 import { iconSchema } from '#core/blocks/icon-nodes'
 
 /** What a block of the demo is made with: its style, and exceptions below the breakpoints `middle` and `narrow`. */
-export type Look = StyleValues & { middle?: StyleValues; narrow?: StyleValues; hover?: StyleValues; name?: string }
+export type Look = StyleValues & {
+  middle?: StyleValues
+  narrow?: StyleValues
+  hover?: StyleValues
+  name?: string
+}
 
 let count = 0
 const nextId = () => `d${(count++).toString(36).padStart(3, '0')}`
@@ -28,23 +33,41 @@ function common(look: Look): { id: string; name?: string; style: Style } {
   return name === undefined ? { id: nextId(), style } : { id: nextId(), name, style }
 }
 
-const block = <K extends BlockKind>(kind: K, look: Look, fields: object): BlockOf<K> => ({ ...common(look), kind, ...fields }) as unknown as BlockOf<K>
+const block = <K extends BlockKind>(kind: K, look: Look, fields: object): BlockOf<K> =>
+  ({ ...common(look), kind, ...fields }) as unknown as BlockOf<K>
 const words = (text: string | Span[]) => ({ words: { en: typeof text === 'string' ? [text] : text } })
-const holder = <K extends ContainerKind>(kind: K, look: Look, children: Block[], fields: object = {}) => block(kind, look, { ...fields, children })
+const holder = <K extends ContainerKind>(kind: K, look: Look, children: Block[], fields: object = {}) =>
+  block(kind, look, { ...fields, children })
 
-export const section = (job: Section['job'], look: Look, children: Block[]): Section => holder('section', look, children, { job })
-export const group = (look: Look, children: Block[], element?: 'article'): Block => holder('group', look, children, element ? { element } : {})
+export const section = (job: Section['job'], look: Look, children: Block[]): Section =>
+  holder('section', look, children, { job })
+export const group = (look: Look, children: Block[], element?: 'article'): Block =>
+  holder('group', look, children, element ? { element } : {})
 export const eyebrow = (text: string, look: Look = {}): Block => block('eyebrow', look, words(text))
-export const heading = (level: number, text: string | Span[], look: Look = {}): Block => block('heading', look, { ...words(text), level })
-export const text = (value: string | Span[], look: Look = {}, type?: string): Block => block('text', look, { ...words(value), ...(type ? { type } : {}) })
-export const button = (value: string, look: string, link: Link, style: Look = {}): Block => block('button', style, { ...words(value), look, link })
-export const link = (value: string, to: Link, look: Look = {}, type?: string): BlockOf<'link'> => block('link', look, { ...words(value), link: to, ...(type ? { type } : {}) })
-export const nav = (label: string, look: Look, links: BlockOf<'link'>[]): Block => holder('nav', look, links, { label: { en: label } })
-export const list = (ordered: boolean, look: Look, items: string[]): Block => holder('list', look, items.map((item) => block('item', {}, words(item))), { ordered })
+export const heading = (level: number, text: string | Span[], look: Look = {}): Block =>
+  block('heading', look, { ...words(text), level })
+export const text = (value: string | Span[], look: Look = {}, type?: string): Block =>
+  block('text', look, { ...words(value), ...(type ? { type } : {}) })
+export const button = (value: string, look: string, link: Link, style: Look = {}): Block =>
+  block('button', style, { ...words(value), look, link })
+export const link = (value: string, to: Link, look: Look = {}, type?: string): BlockOf<'link'> =>
+  block('link', look, { ...words(value), link: to, ...(type ? { type } : {}) })
+export const nav = (label: string, look: Look, links: BlockOf<'link'>[]): Block =>
+  holder('nav', look, links, { label: { en: label } })
+export const list = (ordered: boolean, look: Look, items: string[]): Block =>
+  holder(
+    'list',
+    look,
+    items.map((item) => block('item', {}, words(item))),
+    { ordered },
+  )
 export const divider = (look: Look = {}): Block => block('divider', look, {})
-export const picture = (id: string, alt: string, look: Look = {}): Block => block('picture', look, { picture: id, alt: { en: alt } })
+export const picture = (id: string, alt: string, look: Look = {}): Block =>
+  block('picture', look, { picture: id, alt: { en: alt } })
 
-const icons = JSON.parse(readFileSync(join('node_modules', 'lucide-static', 'icon-nodes.json'), 'utf8')) as Record<string, unknown>
+const icons = JSON.parse(
+  readFileSync(join('node_modules', 'lucide-static', 'icon-nodes.json'), 'utf8'),
+) as Record<string, unknown>
 
 /** An icon of the open Lucide set. */
 export function icon(name: string, size: number, look: Look = {}): Block {
@@ -52,7 +75,15 @@ export function icon(name: string, size: number, look: Look = {}): Block {
   return block('icon', look, { icon: drawn, size })
 }
 
-const painted = JSON.parse(readFileSync(join('demo', 'pictures.json'), 'utf8')) as Record<string, Pick<Picture, 'hash' | 'width' | 'height'>>
+const painted = JSON.parse(readFileSync(join('demo', 'pictures.json'), 'utf8')) as Record<
+  string,
+  Pick<Picture, 'hash' | 'width' | 'height'>
+>
 
 /** A painted picture as a picture of a site; its id is its name. */
-export const painting = (name: string): Picture => ({ id: name, name: `${name}.jpg`, type: 'image/jpeg', ...painted[name]! })
+export const painting = (name: string): Picture => ({
+  id: name,
+  name: `${name}.jpg`,
+  type: 'image/jpeg',
+  ...painted[name]!,
+})

@@ -1,7 +1,13 @@
 import { add, mix, type Painting, ramp, type Rgb } from './canvas'
 import { layered, noise } from './noise'
 
-const stars = (width: number, height: number, random: () => number, count: number, lowest: number): string => {
+const stars = (
+  width: number,
+  height: number,
+  random: () => number,
+  count: number,
+  lowest: number,
+): string => {
   let svg = ''
   for (let i = 0; i < count; i++) {
     const r = 0.6 + random() ** 6 * 4.2
@@ -13,7 +19,14 @@ const stars = (width: number, height: number, random: () => number, count: numbe
 }
 
 /** A line of hills as a path, from noise. */
-const ridge = (width: number, height: number, level: number, rise: number, seed: number, fill: string): string => {
+const ridge = (
+  width: number,
+  height: number,
+  level: number,
+  rise: number,
+  seed: number,
+  fill: string,
+): string => {
   let path = `M0 ${height}`
   for (let x = 0; x <= width; x += 8) {
     const h = layered((x / width) * 3.2, seed, seed, 6) - 0.5
@@ -22,7 +35,8 @@ const ridge = (width: number, height: number, level: number, rise: number, seed:
   return `<path d="${path}L${width} ${height}Z" fill="${fill}"/>`
 }
 
-const blur = (id: string, amount: number) => `<filter id="${id}" x="-60%" y="-60%" width="220%" height="220%"><feGaussianBlur stdDeviation="${amount}"/></filter>`
+const blur = (id: string, amount: number) =>
+  `<filter id="${id}" x="-60%" y="-60%" width="220%" height="220%"><feGaussianBlur stdDeviation="${amount}"/></filter>`
 
 /** The night sky over the hills, with the band of the galaxy across it. */
 const sky = (seed: number, glow: Rgb, x0: number): Painting['shade'] => {
@@ -30,14 +44,26 @@ const sky = (seed: number, glow: Rgb, x0: number): Painting['shade'] => {
   const middle: Rgb = [34, 30, 88]
   const low: Rgb = [72, 62, 138]
   return (x, y, ratio) => {
-    const base = ramp([[0, top], [0.5, middle], [0.85, low], [1, low]], y + (layered(x * 2, y * 2, seed, 3) - 0.5) * 0.12)
+    const base = ramp(
+      [
+        [0, top],
+        [0.5, middle],
+        [0.85, low],
+        [1, low],
+      ],
+      y + (layered(x * 2, y * 2, seed, 3) - 0.5) * 0.12,
+    )
     const along = (x - x0) * 0.82 + (y - 0.4) * 0.58
     const across = -(x - x0) * 0.58 + (y - 0.4) * 0.82
     const cloud = layered(along * 7 * ratio, across * 12, seed + 5)
     const band = Math.exp(-((across * 5.2) ** 2)) * cloud
     const dust = Math.exp(-(((across + 0.02) * 16) ** 2)) * layered(along * 14, across * 20, seed + 9)
     const horizon = Math.exp(-(((y - 0.86) * 5) ** 2)) * Math.exp(-(((x - 0.8) * 2.4) ** 2))
-    return add(add(add(base, [150, 132, 200], band * 0.75), [-70, -62, -90], dust * 0.55), glow, horizon * 0.6)
+    return add(
+      add(add(base, [150, 132, 200], band * 0.75), [-70, -62, -90], dust * 0.55),
+      glow,
+      horizon * 0.6,
+    )
   }
 }
 
@@ -72,11 +98,15 @@ export const PAINTINGS: Record<string, Painting> = {
     seed: 23,
     shade: (x, y, ratio) => {
       const wall: Rgb = [44, 34, 44]
-      const plank = 0.86 + 0.14 * noise(x * 26, y * 1.5, 4) - (((x * 26) % 1) < 0.04 ? 0.3 : 0)
+      const plank = 0.86 + 0.14 * noise(x * 26, y * 1.5, 4) - ((x * 26) % 1 < 0.04 ? 0.3 : 0)
       const lamp = Math.exp(-(((x - 0.18) * 1.9 * ratio) ** 2 + ((y - 0.72) * 2.4) ** 2) * 0.9)
       const slit = x > 0.5 + (y - 0.5) * 0.12 && x < 0.76 - (y - 0.5) * 0.06 && y < 0.62
       const night = sky(31, [20, 20, 40], 0.6)(x, y * 0.8, ratio)
-      const lit = add([wall[0] * plank, wall[1] * plank, wall[2] * plank], [210, 130, 60], lamp * (0.55 + 0.5 * layered(x * 9, y * 9, 2)))
+      const lit = add(
+        [wall[0] * plank, wall[1] * plank, wall[2] * plank],
+        [210, 130, 60],
+        lamp * (0.55 + 0.5 * layered(x * 9, y * 9, 2)),
+      )
       return slit ? night : lit
     },
     grain: 12,
@@ -114,7 +144,11 @@ export const PAINTINGS: Record<string, Painting> = {
       const rough = layered(dx * 26, dy * 26, 43, 4)
       const tone = (seas < 0.47 ? 0.62 : 1) * (0.76 + rough * 0.42)
       const grey: Rgb = [232, 226, 212]
-      return mix(night, [grey[0] * tone * light, grey[1] * tone * light, grey[2] * tone * light], (1 - d) * 90)
+      return mix(
+        night,
+        [grey[0] * tone * light, grey[1] * tone * light, grey[2] * tone * light],
+        (1 - d) * 90,
+      )
     },
     grain: 10,
     vignette: 0.2,
@@ -141,7 +175,11 @@ export const PAINTINGS: Record<string, Painting> = {
       const stone = 0.7 + 0.5 * layered(x * 9 * ratio, y * 9, 53)
       const heat = Math.exp(-(((x - 0.5) * ratio) ** 2 * 5 + (y - 0.62) ** 2 * 9))
       const floor = y > 0.84 ? 0.62 : 1
-      return add([wall[0] * stone * floor, wall[1] * stone * floor, wall[2] * stone * floor], fire, heat * 0.62)
+      return add(
+        [wall[0] * stone * floor, wall[1] * stone * floor, wall[2] * stone * floor],
+        fire,
+        heat * 0.62,
+      )
     },
     grain: 13,
     vignette: 0.5,
@@ -174,7 +212,11 @@ export const PAINTINGS: Record<string, Painting> = {
     shapes: (w, h, random) => {
       const hand = (x: number, y: number, length: number) => {
         let path = `M${x} ${y}`
-        for (let at = 0; at < length; at += 15) path += random() > 0.86 ? `m17 0` : `q${4 + random() * 5} ${-10 - random() * 18} 9 0t6 ${random() * 4 - 2}`
+        for (let at = 0; at < length; at += 15)
+          path +=
+            random() > 0.86
+              ? `m17 0`
+              : `q${4 + random() * 5} ${-10 - random() * 18} 9 0t6 ${random() * 4 - 2}`
         return `<path d="${path}" fill="none" stroke="#26264a" stroke-width="3.2" stroke-linecap="round" opacity=".85"/>`
       }
       let lines = ''
@@ -202,7 +244,11 @@ export const PAINTINGS: Record<string, Painting> = {
       const red = Math.max(0, gas - 0.36) * reach * 3
       const blue = Math.max(0, dust - 0.46) * reach * 2.2
       const core = Math.exp(-(((x - 0.47) * ratio) ** 2 + (y - 0.48) ** 2) * 42)
-      return add(add(add([10, 9, 24], [210, 74, 110], red), [90, 130, 230], blue), [255, 226, 190], core * (0.35 + gas * 0.8))
+      return add(
+        add(add([10, 9, 24], [210, 74, 110], red), [90, 130, 230], blue),
+        [255, 226, 190],
+        core * (0.35 + gas * 0.8),
+      )
     },
     grain: 8,
     vignette: 0.3,
@@ -267,7 +313,10 @@ export const PAINTINGS: Record<string, Painting> = {
     },
     grain: 11,
     vignette: 0.42,
-    shapes: (w, h) => `<defs>${blur('glow', 50)}<linearGradient id="b" x1="0" x2="1"><stop offset="0" stop-color="#7a5520"/><stop offset=".3" stop-color="#f6d98c"/><stop offset=".55" stop-color="#b8863a"/><stop offset="1" stop-color="#5c3f17"/></linearGradient></defs>
+    shapes: (
+      w,
+      h,
+    ) => `<defs>${blur('glow', 50)}<linearGradient id="b" x1="0" x2="1"><stop offset="0" stop-color="#7a5520"/><stop offset=".3" stop-color="#f6d98c"/><stop offset=".55" stop-color="#b8863a"/><stop offset="1" stop-color="#5c3f17"/></linearGradient></defs>
       <path d="M${w * 0.44} ${h * 0.24}Q${w * 0.5} ${h * 0.1} ${w * 0.56} ${h * 0.24}" fill="none" stroke="url(#b)" stroke-width="22"/>
       <path d="M${w * 0.43} ${h * 0.32}L${w * 0.46} ${h * 0.24}H${w * 0.54}L${w * 0.57} ${h * 0.32}Z" fill="url(#b)"/>
       <rect x="${w * 0.43}" y="${h * 0.32}" width="${w * 0.14}" height="${h * 0.34}" fill="#ffe9b8" opacity=".85"/>

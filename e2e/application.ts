@@ -6,7 +6,12 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 
 /** A running application with a database of its own. */
-export type Application = { url: string; data: string; process: ChildProcess; stop: (signal?: NodeJS.Signals) => Promise<void> }
+export type Application = {
+  url: string
+  data: string
+  process: ChildProcess
+  stop: (signal?: NodeJS.Signals) => Promise<void>
+}
 
 export function freePort(): Promise<number> {
   return new Promise((done) => {
@@ -25,7 +30,9 @@ export function finish(command: string, args: string[], env: NodeJS.ProcessEnv =
     let text = ''
     child.stdout.on('data', (chunk: Buffer) => (text += chunk.toString()))
     child.stderr.on('data', (chunk: Buffer) => (text += chunk.toString()))
-    child.on('exit', (code) => (code === 0 ? done(text) : failed(new Error(`${command} ${args.join(' ')}: ${text}`))))
+    child.on('exit', (code) =>
+      code === 0 ? done(text) : failed(new Error(`${command} ${args.join(' ')}: ${text}`)),
+    )
   })
 }
 
@@ -33,10 +40,20 @@ export function finish(command: string, args: string[], env: NodeJS.ProcessEnv =
 export async function start(data: string): Promise<Application> {
   const port = await freePort()
   const url = `http://127.0.0.1:${port}`
-  const child = spawn(process.execPath, ['node_modules/@react-router/serve/bin.js', './build/server/index.js'], {
-    env: { ...process.env, NODE_ENV: 'production', HOST: '127.0.0.1', PORT: String(port), YARROWFINCH_DATA: data },
-    stdio: ['ignore', 'pipe', 'inherit'],
-  })
+  const child = spawn(
+    process.execPath,
+    ['node_modules/@react-router/serve/bin.js', './build/server/index.js'],
+    {
+      env: {
+        ...process.env,
+        NODE_ENV: 'production',
+        HOST: '127.0.0.1',
+        PORT: String(port),
+        YARROWFINCH_DATA: data,
+      },
+      stdio: ['ignore', 'pipe', 'inherit'],
+    },
+  )
   const gone = new Promise<void>((done) => child.on('exit', () => done()))
   // The server says so once it listens.
   await new Promise<void>((done, failed) => {
@@ -84,7 +101,15 @@ export async function openSite(page: Page, app: Application, name: string): Prom
 export async function composed(page: Page): Promise<void> {
   await expect(page.getByRole('region', { name: 'Tray' })).toBeVisible()
   await expect(async () => {
-    const ready = await page.locator('[data-view] iframe').evaluateAll((frames) => frames.length > 0 && frames.every((frame) => ((frame as HTMLIFrameElement).contentDocument?.adoptedStyleSheets.length ?? 0) > 0))
+    const ready = await page
+      .locator('[data-view] iframe')
+      .evaluateAll(
+        (frames) =>
+          frames.length > 0 &&
+          frames.every(
+            (frame) => ((frame as HTMLIFrameElement).contentDocument?.adoptedStyleSheets.length ?? 0) > 0,
+          ),
+      )
     expect(ready).toBe(true)
   }).toPass()
 }

@@ -6,7 +6,13 @@ import { composed, expect, saved, temporaryFolder, test } from './application'
 import { type Box, boxesInView, middle, onScreen } from './views'
 import type { Page } from '@playwright/test'
 
-const TYPES: Record<string, string> = { '.html': 'text/html', '.css': 'text/css', '.webp': 'image/webp', '.woff2': 'font/woff2', '.svg': 'image/svg+xml' }
+const TYPES: Record<string, string> = {
+  '.html': 'text/html',
+  '.css': 'text/css',
+  '.webp': 'image/webp',
+  '.woff2': 'font/woff2',
+  '.svg': 'image/svg+xml',
+}
 
 /** Serves a folder on a free port of this machine. */
 async function serve(folder: string): Promise<{ url: string; close: () => void }> {
@@ -39,19 +45,28 @@ async function typeWords(page: Page, words: string) {
   await expect(page.frameLocator('[data-view="1280"] iframe').locator('[contenteditable=true]')).toBeFocused()
   await page.keyboard.type(words)
   await page.keyboard.press('Escape')
-  await expect(page.frameLocator('[data-view="1280"] iframe').locator('[contenteditable=true]')).toHaveCount(0)
+  await expect(page.frameLocator('[data-view="1280"] iframe').locator('[contenteditable=true]')).toHaveCount(
+    0,
+  )
 }
 
 function near(a: Box[], b: Box[]): void {
   expect(a.length).toBe(b.length)
   a.forEach((box, i) => {
     for (const side of ['left', 'top', 'width', 'height'] as const) {
-      expect(Math.abs(box[side] - b[i]![side]), `${side} of box ${i}: ${box[side]} and ${b[i]![side]}`).toBeLessThanOrEqual(0.5)
+      expect(
+        Math.abs(box[side] - b[i]![side]),
+        `${side} of box ${i}: ${box[side]} and ${b[i]![side]}`,
+      ).toBeLessThanOrEqual(0.5)
     }
   })
 }
 
-test('the whole job from nothing: a site, a section, words, a picture, columns, an export that looks the same', async ({ page, app, context }) => {
+test('the whole job from nothing: a site, a section, words, a picture, columns, an export that looks the same', async ({
+  page,
+  app,
+  context,
+}) => {
   await page.goto(app.url)
   await page.getByRole('button', { name: 'New site' }).click()
   await page.getByLabel('Name').fill('Hollin Ridge, first try')
@@ -66,9 +81,19 @@ test('the whole job from nothing: a site, a section, words, a picture, columns, 
   await addBlock(page, 'Button')
   await typeWords(page, 'Book an autumn night')
   await addBlock(page, 'Picture')
-  await page.getByRole('tab', { name: 'Picture' }).or(page.getByRole('region', { name: /^Picture of/ })).first().waitFor()
+  await page
+    .getByRole('tab', { name: 'Picture' })
+    .or(page.getByRole('region', { name: /^Picture of/ }))
+    .first()
+    .waitFor()
   const index = JSON.parse(readFileSync('demo/pictures.json', 'utf8')) as Record<string, { hash: string }>
-  await page.getByLabel('Upload a picture').setInputFiles({ name: 'moon.jpg', mimeType: 'image/jpeg', buffer: readFileSync(`demo/pictures/${index.moon!.hash}.jpg`) })
+  await page
+    .getByLabel('Upload a picture')
+    .setInputFiles({
+      name: 'moon.jpg',
+      mimeType: 'image/jpeg',
+      buffer: readFileSync(`demo/pictures/${index.moon!.hash}.jpg`),
+    })
   const picture = page.frameLocator('[data-view="1280"] iframe').locator('img')
   await expect(picture).toHaveAttribute('src', /pictures/)
 
@@ -81,7 +106,9 @@ test('the whole job from nothing: a site, a section, words, a picture, columns, 
   await page.mouse.move(full.left + full.width * 0.66, full.top + full.height / 2, { steps: 8 })
   await expect(page.getByText(/^8 of 12 columns, 739 px$/)).toBeVisible()
   await page.mouse.up()
-  await expect(page.getByText('Fills 8 of 12 columns, 739 px at 1280. Below 1024 it takes the full row.')).toBeVisible()
+  await expect(
+    page.getByText('Fills 8 of 12 columns, 739 px at 1280. Below 1024 it takes the full row.'),
+  ).toBeVisible()
 
   // Below the middle breakpoint it takes six.
   await page.getByRole('button', { name: /Below 1024/ }).click()
@@ -130,15 +157,22 @@ test('the whole job from nothing: a site, a section, words, a picture, columns, 
     await visitor.setViewportSize({ width, height: width >= 1024 ? 800 : width >= 640 ? 1024 : 812 })
     await visitor.goto(site.url)
     await visitor.evaluate(() => document.fonts.ready)
-    const exported = await visitor.evaluate((wanted) => [...document.querySelectorAll(wanted)].map((element) => {
-      const { left, top, width: w, height } = element.getBoundingClientRect()
-      return { left, top: top + scrollY, width: w, height }
-    }), blocks)
+    const exported = await visitor.evaluate(
+      (wanted) =>
+        [...document.querySelectorAll(wanted)].map((element) => {
+          const { left, top, width: w, height } = element.getBoundingClientRect()
+          return { left, top: top + scrollY, width: w, height }
+        }),
+      blocks,
+    )
     near(exported, await boxesInView(page, width, blocks))
   }
   for (let width = 320; width <= 1920; width += 8) {
     await visitor.setViewportSize({ width, height: 800 })
-    expect(await visitor.evaluate(() => document.documentElement.scrollWidth - innerWidth), `overflow at ${width} px`).toBeLessThanOrEqual(0)
+    expect(
+      await visitor.evaluate(() => document.documentElement.scrollWidth - innerWidth),
+      `overflow at ${width} px`,
+    ).toBeLessThanOrEqual(0)
   }
   site.close()
 })

@@ -6,16 +6,25 @@ import type { Store } from './database'
 import { readFont } from './fonts'
 import { pictureAt, readOriginal } from './pictures'
 
-const dataUrl = (type: string, bytes: Uint8Array) => `data:${type};base64,${Buffer.from(bytes).toString('base64')}`
+const dataUrl = (type: string, bytes: Uint8Array) =>
+  `data:${type};base64,${Buffer.from(bytes).toString('base64')}`
 
 /** The markup of a page's mockup, with all that it shows inside it. */
-export async function mockupMarkup(store: Store, site: Site, page: Page, width: number, density: number): Promise<{ body: string }> {
+export async function mockupMarkup(
+  store: Store,
+  site: Site,
+  page: Page,
+  width: number,
+  density: number,
+): Promise<{ body: string }> {
   const wanted = webFiles({ ...site, pages: [page] }, 'minified')
   const shown = new Map<string, Picture>(wanted.pictures.map((one) => [one.picture.hash, one.picture]))
   const pictures = new Map<string, string>()
   for (const [hash, picture] of shown) {
     const vector = picture.type === 'image/svg+xml'
-    const bytes = vector ? await readOriginal(store, hash) : await pictureAt(store, hash, Math.min(picture.width, width * density))
+    const bytes = vector
+      ? await readOriginal(store, hash)
+      : await pictureAt(store, hash, Math.min(picture.width, width * density))
     if (bytes) pictures.set(hash, dataUrl(vector ? 'image/svg+xml' : 'image/webp', bytes))
   }
   const fonts = await Promise.all(
@@ -24,5 +33,15 @@ export async function mockupMarkup(store: Store, site: Site, page: Page, width: 
       return { file: font, url: bytes ? dataUrl('font/woff2', bytes) : '' }
     }),
   )
-  return { body: mockupBody(site, page, { picture: (picture) => pictures.get(picture.hash) ?? '', fonts: fonts.filter((one) => one.url !== '') }, windowHeight(width)) }
+  return {
+    body: mockupBody(
+      site,
+      page,
+      {
+        picture: (picture) => pictures.get(picture.hash) ?? '',
+        fonts: fonts.filter((one) => one.url !== ''),
+      },
+      windowHeight(width),
+    ),
+  }
 }

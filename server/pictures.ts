@@ -59,7 +59,8 @@ async function inspect(
   } catch {
     throw new FormatError(`"${name}" is not a JPEG, PNG, WebP, AVIF or SVG picture, or it is damaged.`)
   }
-  const type = metadata.format === 'heif' && metadata.compression !== 'av1' ? undefined : TYPES[metadata.format ?? '']
+  const type =
+    metadata.format === 'heif' && metadata.compression !== 'av1' ? undefined : TYPES[metadata.format ?? '']
   if (!type || !metadata.width || !metadata.height) {
     throw new FormatError(
       `"${name}" is a ${metadata.format} picture. JPEG, PNG, WebP, AVIF and SVG can be used.`,

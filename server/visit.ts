@@ -17,14 +17,23 @@ function filesOf(store: Store, id: string): WebFiles {
 }
 
 /** One file of a site as its export would have it; `undefined` if there is none of that name. */
-export async function visitFile(store: Store, id: string, name: string): Promise<{ bytes: Uint8Array | string; type: string } | undefined> {
+export async function visitFile(
+  store: Store,
+  id: string,
+  name: string,
+): Promise<{ bytes: Uint8Array | string; type: string } | undefined> {
   const files = filesOf(store, id)
   const text = files.texts.find((one) => one.file === name)
-  if (text) return { bytes: text.text, type: name.endsWith('.css') ? 'text/css; charset=utf-8' : 'text/html; charset=utf-8' }
+  if (text)
+    return {
+      bytes: text.text,
+      type: name.endsWith('.css') ? 'text/css; charset=utf-8' : 'text/html; charset=utf-8',
+    }
   const picture = files.pictures.find((one) => one.file === name)
   if (picture) {
     const { hash } = picture.picture
-    const bytes = picture.width === null ? await readOriginal(store, hash) : await pictureAt(store, hash, picture.width)
+    const bytes =
+      picture.width === null ? await readOriginal(store, hash) : await pictureAt(store, hash, picture.width)
     return bytes && { bytes, type: picture.width === null ? 'image/svg+xml' : 'image/webp' }
   }
   const font = files.fonts.find((one) => one.file === name)

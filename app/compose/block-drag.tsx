@@ -17,8 +17,13 @@ type DropPlace = { parent: string; index: number; start: number | null; line: Bo
 const THRESHOLD = 4
 
 /** The innermost container at a block that may hold a kind, without the dragged block itself. */
-function containerFor(state: ComposeState, at: string | undefined, kind: BlockKind, dragged: string): Place | undefined {
-  for (let place = at === undefined ? undefined : findBlock(state.session.site, at); place; ) {
+function containerFor(
+  state: ComposeState,
+  at: string | undefined,
+  kind: BlockKind,
+  dragged: string,
+): Place | undefined {
+  for (let place = at === undefined ? undefined : findBlock(state.session.site, at); place;) {
     const inside = place.block.id === dragged || place.ancestors.some((one) => one.id === dragged)
     if (!inside && isContainer(place.block) && holds[place.block.kind].includes(kind)) return place
     const parent: string | undefined = place.ancestors.at(-1)?.id
@@ -28,7 +33,14 @@ function containerFor(state: ComposeState, at: string | undefined, kind: BlockKi
 }
 
 /** Finds where a block dropped at a point would go. */
-export function dropPlace(state: ComposeState, view: StageView, x: number, y: number, kind: BlockKind, dragged: string): DropPlace | undefined {
+export function dropPlace(
+  state: ComposeState,
+  view: StageView,
+  x: number,
+  y: number,
+  kind: BlockKind,
+  dragged: string,
+): DropPlace | undefined {
   const { site } = state.session
   const place = containerFor(state, blockAt(view, x, y), kind, dragged)
   if (!place || !isContainer(place.block)) return undefined
@@ -45,7 +57,10 @@ export function dropPlace(state: ComposeState, view: StageView, x: number, y: nu
   const others = place.block.children.filter((child) => child.id !== dragged)
   const sideways = offered.layout === 'row' || offered.layout === 'grid'
   const sameRow = siblings.filter(({ box }) => sideways && y >= box.top && y <= box.top + box.height)
-  const before = sameRow.length > 0 ? sameRow.find(({ box }) => x < box.left + box.width / 2) : siblings.find(({ box }) => y < box.top + box.height / 2)
+  const before =
+    sameRow.length > 0
+      ? sameRow.find(({ box }) => x < box.left + box.width / 2)
+      : siblings.find(({ box }) => y < box.top + box.height / 2)
   const after = sameRow.length > 0 && !before ? sameRow.at(-1) : undefined
   const over = sameRow.find(({ box }) => x >= box.left && x <= box.left + box.width)
   const index = before
@@ -54,9 +69,21 @@ export function dropPlace(state: ComposeState, view: StageView, x: number, y: nu
       ? others.findIndex((one) => one.id === after.id) + 1
       : others.length
   const start = offered.layout === 'grid' && !over ? columnAt(view, place.block.id, offered.columns, x) : null
-  const line = lineAt(container, siblings, before, after, sameRow.length > 0 && !(start !== null && sameRow.length === 0))
+  const line = lineAt(
+    container,
+    siblings,
+    before,
+    after,
+    sameRow.length > 0 && !(start !== null && sameRow.length === 0),
+  )
   const name = blockName(place.block)
-  return { parent: place.block.id, index, start, line, words: start === null ? `into ${name}` : `into ${name}, from column ${start}` }
+  return {
+    parent: place.block.id,
+    index,
+    start,
+    line,
+    words: start === null ? `into ${name}` : `into ${name}, from column ${start}`,
+  }
 }
 
 /** The column of a grid container under a point of the screen, counted from 1. */
@@ -65,7 +92,8 @@ function columnAt(view: StageView, id: string, columns: number, x: number): numb
   const style = view.frame.document.defaultView!.getComputedStyle(element)
   const box = boxOfElement(element, view.scale)
   const left = box.left / view.scale + Number.parseFloat(style.paddingLeft)
-  const inner = box.width / view.scale - Number.parseFloat(style.paddingLeft) - Number.parseFloat(style.paddingRight)
+  const inner =
+    box.width / view.scale - Number.parseFloat(style.paddingLeft) - Number.parseFloat(style.paddingRight)
   const gap = Number.parseFloat(style.columnGap) || 0
   const step = (inner + gap) / columns
   return Math.min(columns, Math.max(1, Math.floor((x / view.scale - left) / step) + 1))
@@ -73,13 +101,29 @@ function columnAt(view: StageView, id: string, columns: number, x: number): numb
 
 type Sibling = { id: string; box: Box }
 
-function lineAt(container: Box, siblings: Sibling[], before: Sibling | undefined, after: Sibling | undefined, upright: boolean): Box {
+function lineAt(
+  container: Box,
+  siblings: Sibling[],
+  before: Sibling | undefined,
+  after: Sibling | undefined,
+  upright: boolean,
+): Box {
   if (upright) {
     const beside = before ?? after
-    if (beside) return { left: before ? beside.box.left - 3 : beside.box.left + beside.box.width + 1, top: beside.box.top, width: 2, height: beside.box.height }
+    if (beside)
+      return {
+        left: before ? beside.box.left - 3 : beside.box.left + beside.box.width + 1,
+        top: beside.box.top,
+        width: 2,
+        height: beside.box.height,
+      }
   }
   const last = siblings.at(-1)
-  const top = before ? before.box.top - 2 : last ? last.box.top + last.box.height + 1 : container.top + container.height / 2
+  const top = before
+    ? before.box.top - 2
+    : last
+      ? last.box.top + last.box.height + 1
+      : container.top + container.height / 2
   return { left: container.left + 4, top, width: container.width - 8, height: 2 }
 }
 
@@ -89,7 +133,8 @@ function dropEdits(store: ComposeStore, id: string, drop: DropPlace): Edit[] {
   const place = findBlock(session.site, id)!
   const from = positionOf(session.site, place)
   const edits: Edit[] = []
-  if (from.parent !== drop.parent || from.index !== drop.index) edits.push({ kind: 'move', block: id, parent: drop.parent, index: drop.index })
+  if (from.parent !== drop.parent || from.index !== drop.index)
+    edits.push({ kind: 'move', block: id, parent: drop.parent, index: drop.index })
   const styleScope = scope === 'hover' ? 'base' : scope
   const now = place.block.style.base?.start
   if (drop.start !== null && place.block.kind !== 'section' && place.block.style.base?.span !== undefined) {
@@ -129,7 +174,8 @@ export function useBlockDrag(index: number, surface: RefObject<HTMLDivElement | 
       const move = (now: globalThis.PointerEvent) => {
         const { current } = drag
         if (!current) return
-        if (!current.moving && Math.hypot(now.clientX - current.x, now.clientY - current.y) < THRESHOLD) return
+        if (!current.moving && Math.hypot(now.clientX - current.x, now.clientY - current.y) < THRESHOLD)
+          return
         if (!current.moving) select(store, id)
         current.moving = true
         const bounds = surface.current!.getBoundingClientRect()
@@ -137,7 +183,10 @@ export function useBlockDrag(index: number, surface: RefObject<HTMLDivElement | 
         const place = findBlock(state.session.site, id)
         const x = now.clientX - bounds.left
         const y = now.clientY - bounds.top
-        latest = place && place.block.kind !== 'section' ? dropPlace(state, view, x, y, place.block.kind, id) : undefined
+        latest =
+          place && place.block.kind !== 'section'
+            ? dropPlace(state, view, x, y, place.block.kind, id)
+            : undefined
         setDrop(latest ? { ...latest, x, y } : null)
       }
       const finish = (now: globalThis.PointerEvent) => {
@@ -167,7 +216,10 @@ export function useBlockDrag(index: number, surface: RefObject<HTMLDivElement | 
   const feedback = drop && (
     <>
       <div data-drop-line className="pointer-events-none absolute z-20 bg-yarrow" style={drop.line} />
-      <div className="pointer-events-none absolute z-20 whitespace-nowrap bg-ink px-1.5 py-0.5 text-label text-on-ink" style={{ left: drop.x + 12, top: drop.y + 12 }}>
+      <div
+        className="pointer-events-none absolute z-20 whitespace-nowrap bg-ink px-1.5 py-0.5 text-label text-on-ink"
+        style={{ left: drop.x + 12, top: drop.y + 12 }}
+      >
         {drop.words}
       </div>
     </>

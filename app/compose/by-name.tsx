@@ -19,7 +19,8 @@ export function ByName() {
 
   useEffect(() => {
     const onKeyDown = (event: KeyboardEvent) => {
-      if (inText(event.target) || store.getState().words || event.ctrlKey || event.metaKey || event.altKey) return
+      if (inText(event.target) || store.getState().words || event.ctrlKey || event.metaKey || event.altKey)
+        return
       if (event.key === '/') setOpen('commands')
       else if (event.key === '?') setOpen('keys')
       else if (event.key.toLowerCase() === 'p') void navigate(playTo)
@@ -34,8 +35,15 @@ export function ByName() {
     <Dialog.Root open={open !== null} onOpenChange={(next) => !next && setOpen(null)}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/30" />
-        <Dialog.Content aria-describedby={undefined} className="fixed left-1/2 top-[12vh] z-50 max-h-[76vh] w-[520px] -translate-x-1/2 overflow-auto rounded-2 bg-panel shadow-float">
-          {open === 'commands' ? <CommandList onDone={() => setOpen(null)} onPlay={() => void navigate(playTo)} /> : <KeyList />}
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed left-1/2 top-[12vh] z-50 max-h-[76vh] w-[520px] -translate-x-1/2 overflow-auto rounded-2 bg-panel shadow-float"
+        >
+          {open === 'commands' ? (
+            <CommandList onDone={() => setOpen(null)} onPlay={() => void navigate(playTo)} />
+          ) : (
+            <KeyList />
+          )}
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
@@ -47,12 +55,18 @@ function CommandList({ onDone, onPlay }: { onDone: () => void; onPlay: () => voi
   const commands = useMemo((): Command[] => {
     const named = COMMANDS.filter((one, i) => COMMANDS.findIndex((other) => other.name === one.name) === i)
     const play: Command = { name: 'Play page', key: 'P', run: onPlay }
-    return [play, ...ADD_COMMANDS, ...blockCommands(store), ...named].filter((one) => one.possible?.(store) ?? true)
+    return [play, ...ADD_COMMANDS, ...blockCommands(store), ...named].filter(
+      (one) => one.possible?.(store) ?? true,
+    )
   }, [store, onPlay])
   return (
     <Menu label="Everything by name">
       <Dialog.Title className="sr-only">Everything by name</Dialog.Title>
-      <Menu.Input autoFocus placeholder="Add, go to, show …" className="w-full border-b border-line bg-field px-4 py-3 text-[15px] outline-none" />
+      <Menu.Input
+        autoFocus
+        placeholder="Add, go to, show …"
+        className="w-full border-b border-line bg-field px-4 py-3 text-[15px] outline-none"
+      />
       <Menu.List className="max-h-[56vh] overflow-auto p-2">
         <Menu.Empty className="p-3 text-muted">Nothing has that name.</Menu.Empty>
         {commands.map((command) => (
@@ -75,7 +89,13 @@ function CommandList({ onDone, onPlay }: { onDone: () => void; onPlay: () => voi
 }
 
 function KeyList() {
-  const rows = [...COMMANDS, { name: 'Play page', key: 'P' }, { name: 'Everything by name', key: '/' }, { name: 'All keys', key: '?' }, { name: 'Copy, cut, paste', key: 'Ctrl C' }]
+  const rows = [
+    ...COMMANDS,
+    { name: 'Play page', key: 'P' },
+    { name: 'Everything by name', key: '/' },
+    { name: 'All keys', key: '?' },
+    { name: 'Copy, cut, paste', key: 'Ctrl C' },
+  ]
   return (
     <div className="p-5">
       <Dialog.Title className="mb-3 text-title font-semibold">Keys</Dialog.Title>

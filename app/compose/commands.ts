@@ -1,7 +1,14 @@
 import { BLOCK_KINDS, type BlockKind } from '#core/site/kinds'
 import { JOBS } from '#core/blocks/kinds'
-import { rangeAt } from '#core/grid/columns'
-import { addBlock, addSection, deleteSelection, duplicateSelection, groupSelection, insertPlace, moveSelection } from './insert'
+import {
+  addBlock,
+  addSection,
+  deleteSelection,
+  duplicateSelection,
+  groupSelection,
+  insertPlace,
+  moveSelection,
+} from './insert'
 import { blockName, type ComposeStore, edit, pageOf, redo, select, selected, undo } from './store'
 
 /** Something to do, by name, and by its key if it has one. */
@@ -21,7 +28,11 @@ export function goToSection(store: ComposeStore, by: 1 | -1): void {
   const state = store.getState()
   const { sections } = pageOf(state)
   const place = selected(state)
-  const now = place ? sections.findIndex((one) => one.id === (place.ancestors[0] ?? place.block).id) : by > 0 ? -1 : sections.length
+  const now = place
+    ? sections.findIndex((one) => one.id === (place.ancestors[0] ?? place.block).id)
+    : by > 0
+      ? -1
+      : sections.length
   const next = sections[now + by]
   if (next) select(store, next.id)
 }
@@ -55,7 +66,13 @@ function editWords(store: ComposeStore): void {
 
 function toggleHidden(store: ComposeStore): void {
   const place = selected(store.getState())
-  if (place) edit(store, { kind: 'field', block: place.block.id, field: 'hidden', value: place.block.hidden ? null : true })
+  if (place)
+    edit(store, {
+      kind: 'field',
+      block: place.block.id,
+      field: 'hidden',
+      value: place.block.hidden ? null : true,
+    })
 }
 
 function cycleScope(store: ComposeStore): void {
@@ -66,14 +83,8 @@ function cycleScope(store: ComposeStore): void {
   store.setState({ scope: next ? { below: next.id } : 'base' })
 }
 
-/** Edits the range of widths that a view stands in. */
-export function scopeOfView(store: ComposeStore, index: number): void {
-  const { site } = store.getState().session
-  const breakpoint = site.breakpoints[rangeAt(site.breakpoints, site.views[index]!)]!
-  store.setState({ scope: breakpoint.below === null ? 'base' : { below: breakpoint.id } })
-}
-
-const toggle = (name: 'grid' | 'distances' | 'tray') => (store: ComposeStore) => store.setState((state) => ({ [name]: !state[name] }))
+const toggle = (name: 'grid' | 'distances' | 'tray') => (store: ComposeStore) =>
+  store.setState((state) => ({ [name]: !state[name] }))
 
 export const COMMANDS: Command[] = [
   { name: 'Undo', key: 'Ctrl Z', run: undo, possible: (store) => store.getState().undo.length > 0 },
@@ -83,8 +94,18 @@ export const COMMANDS: Command[] = [
   { name: 'Delete the selection', key: 'Delete', run: deleteSelection, possible: hasSelection },
   { name: 'Delete the selection', key: 'Backspace', run: deleteSelection, possible: hasSelection },
   { name: 'Put the selection in a group', key: 'Ctrl G', run: groupSelection, possible: hasSelection },
-  { name: 'Move the selection up', key: 'Alt ArrowUp', run: (store) => moveSelection(store, -1), possible: hasSelection },
-  { name: 'Move the selection down', key: 'Alt ArrowDown', run: (store) => moveSelection(store, 1), possible: hasSelection },
+  {
+    name: 'Move the selection up',
+    key: 'Alt ArrowUp',
+    run: (store) => moveSelection(store, -1),
+    possible: hasSelection,
+  },
+  {
+    name: 'Move the selection down',
+    key: 'Alt ArrowDown',
+    run: (store) => moveSelection(store, 1),
+    possible: hasSelection,
+  },
   { name: 'Hide or show the selection', key: 'H', run: toggleHidden, possible: hasSelection },
   { name: 'Edit the words, or go inside', key: 'Enter', run: editWords, possible: hasSelection },
   { name: 'Select what holds the selection', key: 'Escape', run: leaveOrDeselect },
@@ -114,17 +135,26 @@ export const ADD_COMMANDS: Command[] = [
     run: (store: ComposeStore) => addBlock(store, kind),
     possible: (store: ComposeStore) => insertPlace(store.getState(), kind) !== undefined,
   })),
-  ...JOBS.map((job) => ({ name: `Add section: ${job.replace('-', ' ')}`, run: (store: ComposeStore) => addSection(store, job) })),
+  ...JOBS.map((job) => ({
+    name: `Add section: ${job.replace('-', ' ')}`,
+    run: (store: ComposeStore) => addSection(store, job),
+  })),
 ]
 
 /** Selecting each block of the page by its name and words. */
 export function blockCommands(store: ComposeStore): Command[] {
   const page = pageOf(store.getState())
-  return page.sections.map((section, i) => ({ name: `Go to section ${i + 1}: ${blockName(section)}`, run: () => select(store, section.id) }))
+  return page.sections.map((section, i) => ({
+    name: `Go to section ${i + 1}: ${blockName(section)}`,
+    run: () => select(store, section.id),
+  }))
 }
 
 /** True if a key press is a command's key. */
-export function matches(command: Command, event: Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'metaKey' | 'shiftKey' | 'altKey'>): boolean {
+export function matches(
+  command: Command,
+  event: Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'metaKey' | 'shiftKey' | 'altKey'>,
+): boolean {
   if (!command.key) return false
   const parts = command.key.split(' ')
   const key = parts.at(-1)!
@@ -137,4 +167,3 @@ export function matches(command: Command, event: Pick<KeyboardEvent, 'key' | 'ct
     (plain || event.shiftKey === parts.includes('Shift'))
   )
 }
-

@@ -17,7 +17,13 @@ import { startSync } from './sync'
 import { Tray } from './tray/tray'
 import { WidthRuler } from './width-ruler'
 
-export type ComposeProps = { siteId: string; pageId: string; site: Site; revision: number; exportedRevision: number | null }
+export type ComposeProps = {
+  siteId: string
+  pageId: string
+  site: Site
+  revision: number
+  exportedRevision: number | null
+}
 
 /** The Compose screen: running order, views at every width, and the tray. */
 export function Compose({ siteId, pageId, site, revision, exportedRevision }: ComposeProps) {
@@ -61,7 +67,10 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
         </Panel>
         {tray && (
           <>
-            <Separator className="h-1 -mb-1 z-10 relative data-[separator=hover]:bg-yarrow data-[separator=active]:bg-yarrow" aria-label="Height of the tray" />
+            <Separator
+              className="h-1 -mb-1 z-10 relative data-[separator=hover]:bg-yarrow data-[separator=active]:bg-yarrow"
+              aria-label="Height of the tray"
+            />
             <Panel id="tray" defaultSize="236px" minSize="120px" maxSize="60%">
               <Tray />
             </Panel>
@@ -87,26 +96,53 @@ function Bar({ exportedRevision }: { exportedRevision: number | null }) {
     <TopBar
       siteName={site.name}
       pageName={page.name}
-      pages={site.pages.map((one) => ({ id: one.id, name: one.name, to: `/sites/${siteId}/pages/${one.id}/compose` }))}
-      steps={stepsOf({ siteId, site, page, exported: exportedRevision !== null && exportedRevision === revision })}
+      pages={site.pages.map((one) => ({
+        id: one.id,
+        name: one.name,
+        to: `/sites/${siteId}/pages/${one.id}/compose`,
+      }))}
+      steps={stepsOf({
+        siteId,
+        site,
+        page,
+        exported: exportedRevision !== null && exportedRevision === revision,
+      })}
     >
       <div className="flex items-center text-on-ink-2">
-        <BarButton label={undoStep ? `Undo ${undoStep.label}` : 'Nothing to undo'} disabled={!undoStep} onClick={() => undo(store)}>
+        <BarButton
+          label={undoStep ? `Undo ${undoStep.label}` : 'Nothing to undo'}
+          disabled={!undoStep}
+          onClick={() => undo(store)}
+        >
           <Undo2 size={16} strokeWidth={1.5} />
         </BarButton>
-        <BarButton label={redoStep ? `Redo ${redoStep.label}` : 'Nothing to redo'} disabled={!redoStep} onClick={() => redo(store)}>
+        <BarButton
+          label={redoStep ? `Redo ${redoStep.label}` : 'Nothing to redo'}
+          disabled={!redoStep}
+          onClick={() => redo(store)}
+        >
           <Redo2 size={16} strokeWidth={1.5} />
         </BarButton>
         <BarButton label="Column grid (G)" pressed={grid} onClick={() => store.setState({ grid: !grid })}>
           <Grid3x3 size={16} strokeWidth={1.5} />
         </BarButton>
-        <BarButton label="Distances (D)" pressed={distances} onClick={() => store.setState({ distances: !distances })}>
+        <BarButton
+          label="Distances (D)"
+          pressed={distances}
+          onClick={() => store.setState({ distances: !distances })}
+        >
           <Ruler size={16} strokeWidth={1.5} />
         </BarButton>
-        <BarButton label="Everything by name (/)" onClick={() => window.dispatchEvent(new KeyboardEvent('keydown', { key: '/' }))}>
+        <BarButton
+          label="Everything by name (/)"
+          onClick={() => window.dispatchEvent(new KeyboardEvent('keydown', { key: '/' }))}
+        >
           <Slash size={16} strokeWidth={1.5} />
         </BarButton>
-        <BarButton label="All keys (?)" onClick={() => window.dispatchEvent(new KeyboardEvent('keydown', { key: '?' }))}>
+        <BarButton
+          label="All keys (?)"
+          onClick={() => window.dispatchEvent(new KeyboardEvent('keydown', { key: '?' }))}
+        >
           <CircleHelp size={16} strokeWidth={1.5} />
         </BarButton>
       </div>
@@ -119,7 +155,13 @@ function Bar({ exportedRevision }: { exportedRevision: number | null }) {
 }
 
 function BarButton({ pressed, ...rest }: React.ComponentProps<typeof IconButton>) {
-  return <IconButton {...rest} {...(pressed === undefined ? {} : { 'aria-pressed': pressed })} className={`!text-on-ink-2 hover:!bg-ink-2/50 ${pressed ? '!bg-ink-2 !text-yarrow' : ''}`} />
+  return (
+    <IconButton
+      {...rest}
+      {...(pressed === undefined ? {} : { 'aria-pressed': pressed })}
+      className={`!text-on-ink-2 hover:!bg-ink-2/50 ${pressed ? '!bg-ink-2 !text-yarrow' : ''}`}
+    />
+  )
 }
 
 /** Whether everything is on the server's disk. */
@@ -128,9 +170,19 @@ function SaveState() {
   const unsent = useComposeState((state) => state.session.pending.length)
   const time = useRef(new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' }))
   const text =
-    save.kind === 'saved' ? (save.at ? `Saved ${time.current.format(save.at)}` : 'Saved') : save.kind === 'saving' ? 'Saving' : `${unsent} unsent`
+    save.kind === 'saved'
+      ? save.at
+        ? `Saved ${time.current.format(save.at)}`
+        : 'Saved'
+      : save.kind === 'saving'
+        ? 'Saving'
+        : `${unsent} unsent`
   return (
-    <span role="status" title={save.kind === 'waiting' ? save.why : undefined} className={`whitespace-nowrap ${save.kind === 'waiting' ? 'bg-rust px-2 py-0.5 text-on-ink' : 'text-on-ink-2'}`}>
+    <span
+      role="status"
+      title={save.kind === 'waiting' ? save.why : undefined}
+      className={`whitespace-nowrap ${save.kind === 'waiting' ? 'bg-rust px-2 py-0.5 text-on-ink' : 'text-on-ink-2'}`}
+    >
       {text}
     </span>
   )

@@ -13,7 +13,13 @@ function linesTo(inner: Box, outer: Box, scale: number): Line[] {
     { x1: outer.left, x2: inner.left, y1: middle.y, y2: middle.y, px: (inner.left - outer.left) / scale },
     { x1: right.inner, x2: right.outer, y1: middle.y, y2: middle.y, px: (right.outer - right.inner) / scale },
     { x1: middle.x, x2: middle.x, y1: outer.top, y2: inner.top, px: (inner.top - outer.top) / scale },
-    { x1: middle.x, x2: middle.x, y1: bottom.inner, y2: bottom.outer, px: (bottom.outer - bottom.inner) / scale },
+    {
+      x1: middle.x,
+      x2: middle.x,
+      y1: bottom.inner,
+      y2: bottom.outer,
+      px: (bottom.outer - bottom.inner) / scale,
+    },
   ]
   return lines.filter((line) => line.px >= 1)
 }
@@ -48,7 +54,12 @@ function Dimension({ line }: { line: Line }) {
   const y = (y1 + y2) / 2 - 8 + (level ? 12 : 0)
   return (
     <g>
-      <path d={`M${x1} ${y1}L${x2} ${y2}${tick(x1, y1)}${tick(x2, y2)}`} stroke="#F4F7F1" strokeWidth="3" fill="none" />
+      <path
+        d={`M${x1} ${y1}L${x2} ${y2}${tick(x1, y1)}${tick(x2, y2)}`}
+        stroke="#F4F7F1"
+        strokeWidth="3"
+        fill="none"
+      />
       <path d={`M${x1} ${y1}L${x2} ${y2}${tick(x1, y1)}${tick(x2, y2)}`} stroke="#16211B" fill="none" />
       <rect x={x} y={y} width={width} height={16} fill="#F4F7F1" stroke="#CDD8C6" />
       <text x={x + width / 2} y={y + 12} textAnchor="middle" className="figure" fontSize="11" fill="#16211B">

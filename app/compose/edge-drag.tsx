@@ -15,11 +15,24 @@ type Edge = 'left' | 'right' | 'bottom'
 
 /** What the container of a block offers it. */
 export function surroundAt(site: Site, place: Place): Surround {
-  return place.ancestors.reduce((outer, ancestor) => surroundOf(ancestor, outer, site.breakpoints), pageSurround(site.breakpoints))
+  return place.ancestors.reduce(
+    (outer, ancestor) => surroundOf(ancestor, outer, site.breakpoints),
+    pageSurround(site.breakpoints),
+  )
 }
 
 /** The edges of the selected block, to drag: on a grid they snap to the columns, elsewhere to whole px. */
-export function EdgeDrag({ view, place, box, range }: { view: StageView; place: Place; box: Box; range: number }) {
+export function EdgeDrag({
+  view,
+  place,
+  box,
+  range,
+}: {
+  view: StageView
+  place: Place
+  box: Box
+  range: number
+}) {
   const store = useCompose()
   const [tab, setTab] = useState<{ x: number; y: number; text: string } | null>(null)
   const drag = useRef<{ edge: Edge; gesture: string; x: number; y: number } | null>(null)
@@ -39,11 +52,28 @@ export function EdgeDrag({ view, place, box, range }: { view: StageView; place: 
     return onColumns(edge, dx, site, surround, boxOfElement(container, view.scale))
   }
 
-  function onColumns(edge: Edge, dx: number, site: Site, surround: Surround['ranges'][number], container: Box) {
-    const style = view.frame.document.defaultView!.getComputedStyle(view.frame.find(place.block.id)!.parentElement!)
+  function onColumns(
+    edge: Edge,
+    dx: number,
+    site: Site,
+    surround: Surround['ranges'][number],
+    container: Box,
+  ) {
+    const style = view.frame.document.defaultView!.getComputedStyle(
+      view.frame.find(place.block.id)!.parentElement!,
+    )
     const padding = Number.parseFloat(style.paddingLeft) + Number.parseFloat(style.borderLeftWidth)
-    const inner = container.width / view.scale - padding - Number.parseFloat(style.paddingRight) - Number.parseFloat(style.borderRightWidth)
-    const grid = { columns: surround.columns, gutter: Number.parseFloat(style.columnGap) || 0, margin: 0, container: inner }
+    const inner =
+      container.width / view.scale -
+      padding -
+      Number.parseFloat(style.paddingRight) -
+      Number.parseFloat(style.borderRightWidth)
+    const grid = {
+      columns: surround.columns,
+      gutter: Number.parseFloat(style.columnGap) || 0,
+      margin: 0,
+      container: inner,
+    }
     const step = columnWidth(grid, inner) + grid.gutter
     const from = (box.left - container.left) / view.scale - padding
     const first = Math.round(from / step)
@@ -56,7 +86,10 @@ export function EdgeDrag({ view, place, box, range }: { view: StageView; place: 
     const keepsStart = edge === 'left' || before !== undefined
     const values: StyleValues = keepsStart ? { span, start: start + 1 } : { span }
     const { span: fitted } = placementIn(grid.columns, span, undefined)
-    return { values, text: `${fitted} of ${grid.columns} columns, ${Math.round(spanWidth(grid, inner, fitted))} px` }
+    return {
+      values,
+      text: `${fitted} of ${grid.columns} columns, ${Math.round(spanWidth(grid, inner, fitted))} px`,
+    }
   }
 
   const begin = (edge: Edge) => (event: PointerEvent<HTMLDivElement>) => {
@@ -72,11 +105,20 @@ export function EdgeDrag({ view, place, box, range }: { view: StageView; place: 
     if (!current) return
     const now = box
     // The box follows the drag, so distances are taken from where the edge stood before this step.
-    const dx = event.clientX - current.x - (current.edge === 'left' ? now.left - start.current.left : now.left + now.width - start.current.left - start.current.width)
+    const dx =
+      event.clientX -
+      current.x -
+      (current.edge === 'left'
+        ? now.left - start.current.left
+        : now.left + now.width - start.current.left - start.current.width)
     const dy = event.clientY - current.y - (now.height - start.current.height)
     const { values, text } = valuesFor(current.edge, dx, dy)
     const { scope } = store.getState()
-    edit(store, { kind: 'style', block: place.block.id, scope: scope === 'hover' ? 'base' : scope, values }, current.gesture)
+    edit(
+      store,
+      { kind: 'style', block: place.block.id, scope: scope === 'hover' ? 'base' : scope, values },
+      current.gesture,
+    )
     const bounds = event.currentTarget.offsetParent!.getBoundingClientRect()
     setTab({ x: event.clientX - bounds.left + 12, y: event.clientY - bounds.top + 12, text })
   }
@@ -86,15 +128,45 @@ export function EdgeDrag({ view, place, box, range }: { view: StageView; place: 
   }
 
   const handle = (edge: Edge, style: object, label: string) => (
-    <div data-edge={edge} title={label} className="absolute z-10" style={style} onPointerDown={begin(edge)} onPointerMove={move} onPointerUp={end} onPointerCancel={end} />
+    <div
+      data-edge={edge}
+      title={label}
+      className="absolute z-10"
+      style={style}
+      onPointerDown={begin(edge)}
+      onPointerMove={move}
+      onPointerUp={end}
+      onPointerCancel={end}
+    />
   )
   return (
     <>
-      {handle('left', { left: box.left - 5, top: box.top, width: 8, height: box.height, cursor: 'ew-resize' }, 'Drag to change the first column')}
-      {handle('right', { left: box.left + box.width - 3, top: box.top, width: 8, height: box.height, cursor: 'ew-resize' }, 'Drag to change the columns')}
-      {handle('bottom', { left: box.left + 8, top: box.top + box.height - 2, width: Math.max(0, box.width - 16), height: 6, cursor: 'ns-resize' }, 'Drag to change the height')}
+      {handle(
+        'left',
+        { left: box.left - 5, top: box.top, width: 8, height: box.height, cursor: 'ew-resize' },
+        'Drag to change the first column',
+      )}
+      {handle(
+        'right',
+        { left: box.left + box.width - 3, top: box.top, width: 8, height: box.height, cursor: 'ew-resize' },
+        'Drag to change the columns',
+      )}
+      {handle(
+        'bottom',
+        {
+          left: box.left + 8,
+          top: box.top + box.height - 2,
+          width: Math.max(0, box.width - 16),
+          height: 6,
+          cursor: 'ns-resize',
+        },
+        'Drag to change the height',
+      )}
       {tab && (
-        <div className="figure pointer-events-none absolute z-20 whitespace-nowrap bg-ink px-1.5 py-0.5 text-on-ink" style={{ left: tab.x, top: tab.y }}>
+        <div
+          className="figure pointer-events-none absolute z-20 whitespace-nowrap bg-ink px-1.5 py-0.5 text-on-ink"
+          style={{ left: tab.x, top: tab.y }}
+        >
           {tab.text}
         </div>
       )}

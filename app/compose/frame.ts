@@ -73,12 +73,14 @@ export function createFrame(iframe: HTMLIFrameElement, width: number): Frame {
     },
     heights() {
       const list = new Map<string, number>()
-      for (const section of document.querySelectorAll<HTMLElement>('.band')) list.set(section.dataset.block!, section.getBoundingClientRect().height)
+      for (const section of document.querySelectorAll<HTMLElement>('.band'))
+        list.set(section.dataset.block!, section.getBoundingClientRect().height)
       return list
     },
     align(margins) {
       let css = ''
-      for (const [id, margin] of margins) if (margin > 0.01) css += `[data-block="${id}"]{margin-block-end:${margin}px!important}`
+      for (const [id, margin] of margins)
+        if (margin > 0.01) css += `[data-block="${id}"]{margin-block-end:${margin}px!important}`
       if (css !== alignedCss) aligned.replaceSync((alignedCss = css))
     },
     find,

@@ -18,7 +18,9 @@ const FIELDS = [
 function sampleWidth(breakpoints: readonly Breakpoint[], index: number, views: readonly number[]): number {
   const upper = breakpoints[index]!.below ?? Infinity
   const lower = breakpoints[index + 1]?.below ?? 0
-  return views.find((width) => width >= lower && width < upper) ?? (upper === Infinity ? lower + 256 : upper - 1)
+  return (
+    views.find((width) => width >= lower && width < upper) ?? (upper === Infinity ? lower + 256 : upper - 1)
+  )
 }
 
 /** The breakpoints of the site with the grid of each, as a table of figures. */
@@ -27,7 +29,8 @@ export function GridSettings() {
   const breakpoints = useComposeState((state) => state.session.site.breakpoints)
   const views = useComposeState((state) => state.session.site.views)
   const set = (next: Breakpoint[]) => edit(store, { kind: 'site', field: 'breakpoints', value: next })
-  const change = (one: Breakpoint, values: Partial<Breakpoint>) => set(breakpoints.map((other) => (other === one ? { ...one, ...values } : other)))
+  const change = (one: Breakpoint, values: Partial<Breakpoint>) =>
+    set(breakpoints.map((other) => (other === one ? { ...one, ...values } : other)))
   const last = breakpoints.at(-1)!
   const nextWidth = last.below === null ? 1024 : Math.round(last.below * 0.72)
 
@@ -39,7 +42,12 @@ export function GridSettings() {
         </IconButton>
       </Popover.Trigger>
       <Popover.Portal>
-        <Popover.Content align="end" sideOffset={6} aria-label="Breakpoints and grid" className="z-40 rounded-2 border border-line-strong bg-panel p-4 shadow-float">
+        <Popover.Content
+          align="end"
+          sideOffset={6}
+          aria-label="Breakpoints and grid"
+          className="z-40 rounded-2 border border-line-strong bg-panel p-4 shadow-float"
+        >
           <h2 className="mb-2 text-ui font-semibold">Breakpoints and grid</h2>
           <table>
             <thead>
@@ -92,7 +100,10 @@ export function GridSettings() {
                     </td>
                     <td>
                       {one.below !== null && (
-                        <IconButton label={`Remove the breakpoint below ${one.below}`} onClick={() => set(breakpoints.filter((other) => other !== one))}>
+                        <IconButton
+                          label={`Remove the breakpoint below ${one.below}`}
+                          onClick={() => set(breakpoints.filter((other) => other !== one))}
+                        >
                           <Trash2 size={14} strokeWidth={1.5} />
                         </IconButton>
                       )}
@@ -103,10 +114,15 @@ export function GridSettings() {
             </tbody>
           </table>
           <div className="mt-3 flex items-center gap-3">
-            <Button disabled={nextWidth < 260 || breakpoints.length >= 12} onClick={() => set([...breakpoints, { ...last, id: makeId(), below: nextWidth }])}>
+            <Button
+              disabled={nextWidth < 260 || breakpoints.length >= 12}
+              onClick={() => set([...breakpoints, { ...last, id: makeId(), below: nextWidth }])}
+            >
               Add below {nextWidth} px
             </Button>
-            <p className="text-label text-ink-2">Exceptions of a removed breakpoint are kept and come back with undo.</p>
+            <p className="text-label text-ink-2">
+              Exceptions of a removed breakpoint are kept and come back with undo.
+            </p>
           </div>
         </Popover.Content>
       </Popover.Portal>

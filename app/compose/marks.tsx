@@ -28,7 +28,9 @@ export function Marks({ index }: { index: number }) {
           {blockName(place.block)}
         </div>
       )}
-      {place.ancestors.length > 0 && !editing && <EdgeDrag view={view} place={place} box={box} range={rangeAt(breakpoints, view.width)} />}
+      {place.ancestors.length > 0 && !editing && (
+        <EdgeDrag view={view} place={place} box={box} range={rangeAt(breakpoints, view.width)} />
+      )}
     </>
   )
 }
@@ -38,10 +40,26 @@ function Corners({ box }: { box: Box }) {
   const x = [left - 3, left + width + 3] as const
   const y = [top - 3, top + height + 3] as const
   const corner = (cx: number, cy: number, dx: number, dy: number) => `M${cx + dx} ${cy}H${cx}V${cy + dy}`
-  const path = corner(x[0], y[0], ARM, ARM) + corner(x[1], y[0], -ARM, ARM) + corner(x[0], y[1], ARM, -ARM) + corner(x[1], y[1], -ARM, -ARM)
+  const path =
+    corner(x[0], y[0], ARM, ARM) +
+    corner(x[1], y[0], -ARM, ARM) +
+    corner(x[0], y[1], ARM, -ARM) +
+    corner(x[1], y[1], -ARM, -ARM)
   return (
-    <svg aria-hidden data-marks className="pointer-events-none absolute inset-0 h-full w-full overflow-visible">
-      <rect x={left} y={top} width={width} height={height} fill="none" stroke="#EDB700" strokeOpacity="0.55" />
+    <svg
+      aria-hidden
+      data-marks
+      className="pointer-events-none absolute inset-0 h-full w-full overflow-visible"
+    >
+      <rect
+        x={left}
+        y={top}
+        width={width}
+        height={height}
+        fill="none"
+        stroke="#EDB700"
+        strokeOpacity="0.55"
+      />
       <path d={path} fill="none" stroke="#EDB700" strokeWidth="3" />
     </svg>
   )

@@ -15,7 +15,8 @@ export function createViewRenderer(language: string): (site: Site, page: Page) =
     editing: true,
     viewportUnit: 'property',
     addresses: {
-      picture: (picture, width) => (width === null ? `/pictures/${picture.hash}` : `/pictures/${picture.hash}?w=${width}`),
+      picture: (picture, width) =>
+        width === null ? `/pictures/${picture.hash}` : `/pictures/${picture.hash}?w=${width}`,
       sources: false,
       link: () => '#',
     },
@@ -29,7 +30,11 @@ export function createViewRenderer(language: string): (site: Site, page: Page) =
     const sections = render(site, page)
     const byId = new Map(page.sections.map((section) => [section.id, section]))
     const shown = sections.map((one) => ({ section: byId.get(one.id)!, element: one.element }))
-    const body = element('body', {}, landmarks(shown, (children) => element('main', {}, children)))
+    const body = element(
+      'body',
+      {},
+      landmarks(shown, (children) => element('main', {}, children)),
+    )
     return { body, sections, sharedCss: shared.css }
   }
 }

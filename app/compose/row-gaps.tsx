@@ -9,6 +9,15 @@ export function RowGaps({ index }: { index: number }) {
   if (!view) return null
   return [...view.gaps].map(([id, gap]) => {
     const box = gap * view.scale > 0.5 ? boxOf(view, id) : undefined
-    return box && <div key={id} aria-hidden className="pointer-events-none absolute inset-x-0 bg-ground" style={{ top: box.top + box.height, height: gap * view.scale }} />
+    return (
+      box && (
+        <div
+          key={id}
+          aria-hidden
+          className="pointer-events-none absolute inset-x-0 bg-ground"
+          style={{ top: box.top + box.height, height: gap * view.scale }}
+        />
+      )
+    )
   })
 }

@@ -1,5 +1,18 @@
-import { closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
-import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable'
+import {
+  closestCenter,
+  DndContext,
+  type DragEndEvent,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core'
+import {
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable'
 import { CSS } from '@dnd-kit/utilities'
 import { Copy, Eye, EyeOff, MoreHorizontal, Pencil, Plus, Trash2 } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
@@ -17,7 +30,10 @@ import { spanText } from './tray/figures'
 /** Slots of a section that have words, and slots in all. */
 export function slotCount(section: Section, language: string): { filled: number; all: number } {
   const slots = [...walk(section)].filter(hasWords)
-  return { filled: slots.filter((one) => plainText(one.words[language] ?? []).trim() !== '').length, all: slots.length }
+  return {
+    filled: slots.filter((one) => plainText(one.words[language] ?? []).trim() !== '').length,
+    all: slots.length,
+  }
 }
 
 /** The first heading of a section, or its first words. */
@@ -34,7 +50,10 @@ export function RunningOrder() {
   const language = useComposeState((state) => state.session.site.language)
   const place = useComposeState(selected)
   const open = place && (place.ancestors[0] ?? place.block).id
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }))
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  )
   const without = page.sections.filter((one) => {
     const { filled, all } = slotCount(one, language)
     return filled < all
@@ -42,7 +61,12 @@ export function RunningOrder() {
 
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     if (!over || active.id === over.id) return
-    edit(store, { kind: 'move', block: String(active.id), parent: page.id, index: page.sections.findIndex((one) => one.id === over.id) })
+    edit(store, {
+      kind: 'move',
+      block: String(active.id),
+      parent: page.id,
+      index: page.sections.findIndex((one) => one.id === over.id),
+    })
   }
   return (
     <div className="flex h-full flex-col bg-panel">
@@ -58,15 +82,28 @@ export function RunningOrder() {
           <SortableContext items={page.sections.map((one) => one.id)} strategy={verticalListSortingStrategy}>
             <ol>
               {page.sections.map((section, index) => (
-                <SectionItem key={section.id} section={section} index={index} open={section.id === open} selection={place?.block.id} language={language} lead={leadOf(section, language)} />
+                <SectionItem
+                  key={section.id}
+                  section={section}
+                  index={index}
+                  open={section.id === open}
+                  selection={place?.block.id}
+                  language={language}
+                  lead={leadOf(section, language)}
+                />
               ))}
             </ol>
           </SortableContext>
         </DndContext>
-        {page.sections.length === 0 && <p className="p-3.5 text-ink-2">The page is empty. Add its first section below.</p>}
+        {page.sections.length === 0 && (
+          <p className="p-3.5 text-ink-2">The page is empty. Add its first section below.</p>
+        )}
       </div>
       <div className="flex gap-1.5 border-t border-line p-2">
-        <AddMenu label="Section" options={JOBS.map((job) => ({ name: job.replace('-', ' '), run: () => addSection(store, job) }))} />
+        <AddMenu
+          label="Section"
+          options={JOBS.map((job) => ({ name: job.replace('-', ' '), run: () => addSection(store, job) }))}
+        />
         <AddBlocks />
       </div>
     </div>
@@ -79,19 +116,47 @@ function AddBlocks() {
   useComposeState((state) => state.selection)
   const hasSections = useComposeState((state) => pageOf(state).sections.length > 0)
   const kinds = hasSections ? ADDABLE.filter((kind) => insertPlace(store.getState(), kind)) : []
-  return <AddMenu label="Block" disabled={kinds.length === 0} options={kinds.map((kind) => ({ name: kind, run: () => addBlock(store, kind) }))} />
+  return (
+    <AddMenu
+      label="Block"
+      disabled={kinds.length === 0}
+      options={kinds.map((kind) => ({ name: kind, run: () => addBlock(store, kind) }))}
+    />
+  )
 }
 
-function AddMenu({ label, options, disabled = false }: { label: string; options: { name: string; run: () => void }[]; disabled?: boolean }) {
+function AddMenu({
+  label,
+  options,
+  disabled = false,
+}: {
+  label: string
+  options: { name: string; run: () => void }[]
+  disabled?: boolean
+}) {
   return (
     <DropdownMenu.Root>
-      <DropdownMenu.Trigger disabled={disabled} aria-label={`Add a ${label.toLowerCase()}`} className="flex h-[28px] flex-1 items-center justify-center gap-1 rounded-2 border border-line-strong bg-field hover:border-ink disabled:text-muted disabled:hover:border-line-strong">
+      <DropdownMenu.Trigger
+        disabled={disabled}
+        aria-label={`Add a ${label.toLowerCase()}`}
+        className="flex h-[28px] flex-1 items-center justify-center gap-1 rounded-2 border border-line-strong bg-field hover:border-ink disabled:text-muted disabled:hover:border-line-strong"
+      >
         <Plus size={14} strokeWidth={1.5} /> {label}
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
-        <DropdownMenu.Content side="top" align="start" sideOffset={4} onCloseAutoFocus={(event) => event.preventDefault()} className="z-50 max-h-[70vh] min-w-40 overflow-auto rounded-2 border border-line-strong bg-field p-1 shadow-float">
+        <DropdownMenu.Content
+          side="top"
+          align="start"
+          sideOffset={4}
+          onCloseAutoFocus={(event) => event.preventDefault()}
+          className="z-50 max-h-[70vh] min-w-40 overflow-auto rounded-2 border border-line-strong bg-field p-1 shadow-float"
+        >
           {options.map((option) => (
-            <DropdownMenu.Item key={option.name} className="flex h-7 cursor-default items-center rounded-2 px-2 outline-none first-letter:uppercase data-[highlighted]:bg-ground" onSelect={option.run}>
+            <DropdownMenu.Item
+              key={option.name}
+              className="flex h-7 cursor-default items-center rounded-2 px-2 outline-none first-letter:uppercase data-[highlighted]:bg-ground"
+              onSelect={option.run}
+            >
               {option.name[0]!.toUpperCase() + option.name.slice(1)}
             </DropdownMenu.Item>
           ))}
@@ -101,11 +166,20 @@ function AddMenu({ label, options, disabled = false }: { label: string; options:
   )
 }
 
-type SectionItemProps = { section: Section; index: number; open: boolean; selection: string | undefined; language: string; lead: string }
+type SectionItemProps = {
+  section: Section
+  index: number
+  open: boolean
+  selection: string | undefined
+  language: string
+  lead: string
+}
 
 function SectionItem({ section, index, open, selection, language, lead }: SectionItemProps) {
   const store = useCompose()
-  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: section.id })
+  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
+    id: section.id,
+  })
   const [renaming, setRenaming] = useState(false)
   const item = useRef<HTMLLIElement>(null)
   useEffect(() => {
@@ -121,7 +195,9 @@ function SectionItem({ section, index, open, selection, language, lead }: Sectio
       style={{ transform: CSS.Translate.toString(transform), transition }}
       className={`group border-b border-line ${isDragging ? 'relative z-10 bg-field shadow-float' : ''}`}
     >
-      <div className={`relative ${open ? 'bg-wash' : 'hover:bg-ground/60'} ${section.hidden ? 'opacity-60' : ''}`}>
+      <div
+        className={`relative ${open ? 'bg-wash' : 'hover:bg-ground/60'} ${section.hidden ? 'opacity-60' : ''}`}
+      >
         {renaming ? (
           <Rename block={section} onDone={() => setRenaming(false)} />
         ) : (
@@ -151,14 +227,24 @@ function SectionItem({ section, index, open, selection, language, lead }: Sectio
           {section.children.map((child) => (
             <BlockItem key={child.id} block={child} depth={0} selection={selection} />
           ))}
-          {section.children.length === 0 && <li className="px-[34px] py-1 text-label text-muted">No blocks yet</li>}
+          {section.children.length === 0 && (
+            <li className="px-[34px] py-1 text-label text-muted">No blocks yet</li>
+          )}
         </ul>
       )}
     </li>
   )
 }
 
-function BlockItem({ block, depth, selection }: { block: Block; depth: number; selection: string | undefined }) {
+function BlockItem({
+  block,
+  depth,
+  selection,
+}: {
+  block: Block
+  depth: number
+  selection: string | undefined
+}) {
   const store = useCompose()
   const chosen = block.id === selection
   const span = useComposeState((state) => spanText(state, block))
@@ -172,7 +258,11 @@ function BlockItem({ block, depth, selection }: { block: Block; depth: number; s
         onClick={() => select(store, block.id)}
       >
         <span className="truncate">{blockName(block)}</span>
-        {block.hidden ? <EyeOff size={12} aria-label="hidden" /> : <span className="figure text-muted">{span}</span>}
+        {block.hidden ? (
+          <EyeOff size={12} aria-label="hidden" />
+        ) : (
+          <span className="figure text-muted">{span}</span>
+        )}
       </button>
       {isContainer(block) && block.children.length > 0 && (
         <ul>
@@ -190,7 +280,8 @@ function Rename({ block, onDone }: { block: Block; onDone: () => void }) {
   const take = (name: string) => {
     onDone()
     const trimmed = name.trim().slice(0, 80)
-    if (trimmed !== (block.name ?? '')) edit(store, { kind: 'field', block: block.id, field: 'name', value: trimmed === '' ? null : trimmed })
+    if (trimmed !== (block.name ?? ''))
+      edit(store, { kind: 'field', block: block.id, field: 'name', value: trimmed === '' ? null : trimmed })
   }
   return (
     <input
@@ -221,19 +312,36 @@ function SectionMenu({ section, onRename }: { section: Section; onRename: () => 
     {
       name: section.hidden ? 'Show' : 'Hide',
       icon: section.hidden ? Eye : EyeOff,
-      run: () => void edit(store, { kind: 'field', block: section.id, field: 'hidden', value: section.hidden ? null : true }),
+      run: () =>
+        void edit(store, {
+          kind: 'field',
+          block: section.id,
+          field: 'hidden',
+          value: section.hidden ? null : true,
+        }),
     },
     { name: 'Delete', icon: Trash2, run: on(() => deleteSelection(store)) },
   ]
   return (
     <DropdownMenu.Root>
-      <DropdownMenu.Trigger aria-label={`More for ${blockName(section)}`} className="flex h-6 w-7 items-center justify-center rounded-2 bg-field/80 hover:bg-field">
+      <DropdownMenu.Trigger
+        aria-label={`More for ${blockName(section)}`}
+        className="flex h-6 w-7 items-center justify-center rounded-2 bg-field/80 hover:bg-field"
+      >
         <MoreHorizontal size={16} strokeWidth={1.5} />
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
-        <DropdownMenu.Content align="start" sideOffset={2} className="z-50 min-w-36 rounded-2 border border-line-strong bg-field p-1 shadow-float">
+        <DropdownMenu.Content
+          align="start"
+          sideOffset={2}
+          className="z-50 min-w-36 rounded-2 border border-line-strong bg-field p-1 shadow-float"
+        >
           {items.map(({ name, icon: Icon, run }) => (
-            <DropdownMenu.Item key={name} className="flex h-7 cursor-default items-center gap-2 rounded-2 px-2 outline-none data-[highlighted]:bg-ground" onSelect={run}>
+            <DropdownMenu.Item
+              key={name}
+              className="flex h-7 cursor-default items-center gap-2 rounded-2 px-2 outline-none data-[highlighted]:bg-ground"
+              onSelect={run}
+            >
               <Icon size={14} strokeWidth={1.5} /> {name}
             </DropdownMenu.Item>
           ))}

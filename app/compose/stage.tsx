@@ -9,7 +9,11 @@ const GAP = 14
 const SIDE = 30
 
 /** Scales at which views stand side by side in a width, those with a zoom of their own left out of the sharing. */
-function scalesFor(widths: readonly number[], zooms: readonly (number | null)[], available: number): number[] {
+function scalesFor(
+  widths: readonly number[],
+  zooms: readonly (number | null)[],
+  available: number,
+): number[] {
   const own = widths.reduce((sum, width, i) => sum + (zooms[i] == null ? 0 : width * zooms[i]!), 0)
   const shared = widths.reduce((sum, width, i) => sum + (zooms[i] == null ? width : 0), 0)
   const room = available - SIDE - GAP - (widths.length - 1) * GAP
@@ -21,7 +25,9 @@ function scalesFor(widths: readonly number[], zooms: readonly (number | null)[],
 type Rows = { tops: { id: string; top: number }[]; height: number }
 
 const sameRows = (a: Rows, b: Rows) =>
-  Math.abs(a.height - b.height) < 0.01 && a.tops.length === b.tops.length && a.tops.every((one, i) => one.id === b.tops[i]!.id && Math.abs(one.top - b.tops[i]!.top) < 0.01)
+  Math.abs(a.height - b.height) < 0.01 &&
+  a.tops.length === b.tops.length &&
+  a.tops.every((one, i) => one.id === b.tops[i]!.id && Math.abs(one.top - b.tops[i]!.top) < 0.01)
 
 /** The views, side by side, their sections aligned row by row. */
 export function Stage() {
@@ -38,10 +44,20 @@ export function Stage() {
   const renderPage = useMemo(() => createViewRenderer(site.language), [site.language])
   const rendered = useMemo(() => renderPage(site, page), [renderPage, site, page])
 
-  const indexes = useMemo(() => (shown === 'all' || shown >= site.views.length ? site.views.map((_, i) => i) : [shown]), [shown, site.views])
+  const indexes = useMemo(
+    () => (shown === 'all' || shown >= site.views.length ? site.views.map((_, i) => i) : [shown]),
+    [shown, site.views],
+  )
   const scales = useMemo(() => {
     const widths = indexes.map((i) => site.views[i]!)
-    return scalesFor(widths, indexes.map((i) => zooms[i] ?? (shown === 'all' ? null : Math.min(1, (available - SIDE - 2 * GAP) / site.views[i]!))), available)
+    return scalesFor(
+      widths,
+      indexes.map(
+        (i) =>
+          zooms[i] ?? (shown === 'all' ? null : Math.min(1, (available - SIDE - 2 * GAP) / site.views[i]!)),
+      ),
+      available,
+    )
   }, [indexes, site.views, zooms, available, shown])
 
   const layOut = useCallback(() => {
@@ -50,10 +66,13 @@ export function Stage() {
     const heights = views.map((view) => ({ view, sections: view.frame.heights() }))
     const tallest = new Map<string, number>()
     for (const { view, sections } of heights) {
-      for (const [id, height] of sections) tallest.set(id, Math.max(tallest.get(id) ?? 0, height * view.scale))
+      for (const [id, height] of sections)
+        tallest.set(id, Math.max(tallest.get(id) ?? 0, height * view.scale))
     }
     for (const { view, sections } of heights) {
-      const margins = new Map([...sections].map(([id, height]) => [id, tallest.get(id)! / view.scale - height]))
+      const margins = new Map(
+        [...sections].map(([id, height]) => [id, tallest.get(id)! / view.scale - height]),
+      )
       view.frame.align(margins)
       view.gaps = margins
     }
@@ -122,9 +141,17 @@ const CAPTION = 36
 
 function RowNumbers({ rows }: { rows: Rows }) {
   return (
-    <div aria-hidden className="pointer-events-none absolute left-0 top-0 w-full" style={{ height: rows.height + CAPTION }}>
+    <div
+      aria-hidden
+      className="pointer-events-none absolute left-0 top-0 w-full"
+      style={{ height: rows.height + CAPTION }}
+    >
       {rows.tops.map(({ id, top }, i) => (
-        <div key={id} className="absolute left-0 w-[30px] border-t border-dashed border-line-strong pl-1.5 pt-1" style={{ top: top + CAPTION }}>
+        <div
+          key={id}
+          className="absolute left-0 w-[30px] border-t border-dashed border-line-strong pl-1.5 pt-1"
+          style={{ top: top + CAPTION }}
+        >
           <span className="figure text-muted">{String(i + 1).padStart(2, '0')}</span>
         </div>
       ))}

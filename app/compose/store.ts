@@ -14,7 +14,8 @@ export const makeId = customAlphabet('0123456789abcdefghijklmnopqrstuvwxyz', 8)
 /** One step of undo or redo: the edit to make, and what it takes back in words. */
 type Step = { edit: Edit; label: string; gesture?: string }
 
-export type SaveState = { kind: 'saved'; at: Date | null } | { kind: 'saving' } | { kind: 'waiting'; why: string }
+export type SaveState =
+  { kind: 'saved'; at: Date | null } | { kind: 'saving' } | { kind: 'waiting'; why: string }
 
 /** A block whose words are being edited, and the view that it is edited in. */
 export type WordsEditing = { block: string; view: number }
@@ -44,7 +45,12 @@ export type ComposeState = {
 
 export type ComposeStore = StoreApi<ComposeState>
 
-export function createComposeStore(siteId: string, pageId: string, site: Site, revision: number): ComposeStore {
+export function createComposeStore(
+  siteId: string,
+  pageId: string,
+  site: Site,
+  revision: number,
+): ComposeStore {
   return createStore<ComposeState>(() => ({
     siteId,
     pageId,
@@ -91,10 +97,19 @@ export function edit(store: ComposeStore, one: Edit, gesture?: string): boolean 
   const { undo } = store.getState()
   const last = undo.at(-1)
   if (gesture !== undefined && last?.gesture === gesture) {
-    const joined: Edit = last.edit.kind === 'batch' && last.edit.label === gesture ? { ...last.edit, edits: [inverse, ...last.edit.edits] } : { kind: 'batch', label: gesture, edits: [inverse, last.edit] }
-    store.setState({ undo: [...undo.slice(0, -1), { ...last, edit: sameTarget(one, last.edit) ? last.edit : joined }], redo: [] })
+    const joined: Edit =
+      last.edit.kind === 'batch' && last.edit.label === gesture
+        ? { ...last.edit, edits: [inverse, ...last.edit.edits] }
+        : { kind: 'batch', label: gesture, edits: [inverse, last.edit] }
+    store.setState({
+      undo: [...undo.slice(0, -1), { ...last, edit: sameTarget(one, last.edit) ? last.edit : joined }],
+      redo: [],
+    })
   } else {
-    store.setState({ undo: [...undo, { edit: inverse, label: editLabel(one), gesture }].slice(-MOST_STEPS), redo: [] })
+    store.setState({
+      undo: [...undo, { edit: inverse, label: editLabel(one), gesture }].slice(-MOST_STEPS),
+      redo: [],
+    })
   }
   return true
 }
@@ -103,7 +118,11 @@ export function edit(store: ComposeStore, one: Edit, gesture?: string): boolean 
 function sameTarget(one: Edit, earlier: Edit): boolean {
   if (one.kind === 'words' && earlier.kind === 'words') return one.block === earlier.block
   if (one.kind === 'style' && earlier.kind === 'style') {
-    return one.block === earlier.block && JSON.stringify(one.scope) === JSON.stringify(earlier.scope) && Object.keys(one.values).every((name) => name in earlier.values)
+    return (
+      one.block === earlier.block &&
+      JSON.stringify(one.scope) === JSON.stringify(earlier.scope) &&
+      Object.keys(one.values).every((name) => name in earlier.values)
+    )
   }
   return one.kind === 'site' && earlier.kind === 'site' && one.field === earlier.field
 }
@@ -121,7 +140,9 @@ function step(store: ComposeStore, from: 'undo' | 'redo', to: 'undo' | 'redo'): 
   store.setState({ [from]: state[from].slice(0, -1), words: null } as Partial<ComposeState>)
   const inverse = perform(store, last.edit)
   if (!inverse) return
-  store.setState({ [to]: [...store.getState()[to], { edit: inverse, label: last.label }] } as Partial<ComposeState>)
+  store.setState({
+    [to]: [...store.getState()[to], { edit: inverse, label: last.label }],
+  } as Partial<ComposeState>)
   const { selection, session } = store.getState()
   if (selection !== null && !findBlock(session.site, selection)) store.setState({ selection: null })
 }
@@ -136,14 +157,23 @@ function tellLost(lost: readonly Lost[]): void {
 }
 
 /** Takes in the server's answer to edits that were sent. */
-export function settleSent(store: ComposeStore, sent: readonly string[], revision: number, refused: readonly { key: string; reason: string }[]): void {
+export function settleSent(
+  store: ComposeStore,
+  sent: readonly string[],
+  revision: number,
+  refused: readonly { key: string; reason: string }[],
+): void {
   const { session, lost } = settle(store.getState().session, sent, revision, refused)
   store.setState({ session })
   tellLost(lost)
 }
 
 /** Takes in edits made in another tab. */
-export function takeIn(store: ComposeStore, missed: readonly { key: string; edit: Edit }[], revision: number): void {
+export function takeIn(
+  store: ComposeStore,
+  missed: readonly { key: string; edit: Edit }[],
+  revision: number,
+): void {
   const { session, lost } = catchUp(store.getState().session, missed, revision)
   const { selection } = store.getState()
   const gone = selection !== null && !findBlock(session.site, selection)
@@ -162,7 +192,8 @@ const lastPlace = new WeakMap<Site, { id: string; place: Place | undefined }>()
 export function selected({ session, selection }: ComposeState): Place | undefined {
   if (selection === null) return undefined
   let known = lastPlace.get(session.site)
-  if (known?.id !== selection) lastPlace.set(session.site, (known = { id: selection, place: findBlock(session.site, selection) }))
+  if (known?.id !== selection)
+    lastPlace.set(session.site, (known = { id: selection, place: findBlock(session.site, selection) }))
   return known.place
 }
 

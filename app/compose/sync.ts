@@ -36,14 +36,23 @@ export function startSync(store: ComposeStore): () => void {
       const response = await fetch(`/sites/${siteId}/edits`, {
         method: 'POST',
         headers: { 'Content-Type': 'application/json' },
-        body: JSON.stringify({ base: session.revision, edits: batch.map(({ key, edit }) => ({ key, edit })) }),
+        body: JSON.stringify({
+          base: session.revision,
+          edits: batch.map(({ key, edit }) => ({ key, edit })),
+        }),
       })
       if (response.status >= 500) throw new Error('The server failed.')
       accept(keys, (await response.json()) as Answer)
       failures = 0
     } catch {
       failures++
-      store.setState({ sending: new Set(), save: { kind: 'waiting', why: 'The server cannot be reached. Edits wait here and are sent when it answers.' } })
+      store.setState({
+        sending: new Set(),
+        save: {
+          kind: 'waiting',
+          why: 'The server cannot be reached. Edits wait here and are sent when it answers.',
+        },
+      })
       timer = setTimeout(() => void send(), RETRY[Math.min(failures, RETRY.length) - 1])
       return
     }
@@ -55,14 +64,20 @@ export function startSync(store: ComposeStore): () => void {
     store.setState({ sending: new Set() })
     if ('problem' in answer) {
       const { session } = store.getState()
-      settleSent(store, keys, session.revision, keys.map((key) => ({ key, reason: answer.problem })))
+      settleSent(
+        store,
+        keys,
+        session.revision,
+        keys.map((key) => ({ key, reason: answer.problem })),
+      )
     } else if (answer.status === 'behind') {
       takeIn(store, answer.missed, answer.revision)
     } else {
       settleSent(store, keys, answer.revision, answer.refused)
       channel.postMessage(answer.revision)
     }
-    if (store.getState().session.pending.length === 0) store.setState({ save: { kind: 'saved', at: new Date() } })
+    if (store.getState().session.pending.length === 0)
+      store.setState({ save: { kind: 'saved', at: new Date() } })
   }
 
   /** Asks for edits made elsewhere. */
@@ -73,7 +88,8 @@ export function startSync(store: ComposeStore): () => void {
       const response = await fetch(`/sites/${siteId}/edits?since=${session.revision}`)
       if (!response.ok) return
       const { revision, missed } = (await response.json()) as { revision: number; missed: Missed }
-      if (missed.length > 0 && store.getState().session.revision === session.revision) takeIn(store, missed, revision)
+      if (missed.length > 0 && store.getState().session.revision === session.revision)
+        takeIn(store, missed, revision)
     } catch {
       // No connection: the next save or the next look at this tab asks again.
     }

@@ -7,7 +7,14 @@ import { useFrames } from './frames'
 import { Overlay } from './overlay'
 import type { Scope } from '#core/style/registry'
 
-type ViewProps = { index: number; width: number; scale: number; height: number; onReady: () => void; onLater: () => void }
+type ViewProps = {
+  index: number
+  width: number
+  scale: number
+  height: number
+  onReady: () => void
+  onLater: () => void
+}
 
 /** One live rendering of the page at one viewport width: a frame of that width, scaled, with what is drawn over it. */
 export const View = memo(function View({ index, width, scale, height, onReady, onLater }: ViewProps) {
@@ -82,7 +89,9 @@ function Caption({ index, width, scale }: { index: number; width: number; scale:
         aria-pressed={active}
         onClick={() => store.setState({ scope: active ? 'base' : own })}
       >
-        <span className={`figure px-1.5 py-px ${active ? 'bg-yarrow text-ink' : 'bg-ink text-on-ink'}`}>{width}</span>
+        <span className={`figure px-1.5 py-px ${active ? 'bg-yarrow text-ink' : 'bg-ink text-on-ink'}`}>
+          {width}
+        </span>
         <span className="whitespace-nowrap text-label">
           {breakpoint.columns} columns{wide ? `, ${breakpoint.gutter} gutter` : ''}
         </span>
@@ -90,15 +99,31 @@ function Caption({ index, width, scale }: { index: number; width: number; scale:
       <span className="flex-1" />
       <span className="flex shrink-0 items-center">
         {wide && (
-          <button type="button" aria-label={`Smaller view at ${width}`} className="p-1 text-muted hover:text-ink" onClick={() => setZoom(scale / 1.15)}>
+          <button
+            type="button"
+            aria-label={`Smaller view at ${width}`}
+            className="p-1 text-muted hover:text-ink"
+            onClick={() => setZoom(scale / 1.15)}
+          >
             <Minus size={12} />
           </button>
         )}
-        <button type="button" title="Fit" aria-label={`Fit view at ${width}, now ${Math.round(scale * 100)} %`} className="figure text-muted hover:text-ink" onClick={() => setZoom(null)}>
+        <button
+          type="button"
+          title="Fit"
+          aria-label={`Fit view at ${width}, now ${Math.round(scale * 100)} %`}
+          className="figure text-muted hover:text-ink"
+          onClick={() => setZoom(null)}
+        >
           {Math.round(scale * 100)}%
         </button>
         {wide && (
-          <button type="button" aria-label={`Larger view at ${width}`} className="p-1 text-muted hover:text-ink" onClick={() => setZoom(scale * 1.15)}>
+          <button
+            type="button"
+            aria-label={`Larger view at ${width}`}
+            className="p-1 text-muted hover:text-ink"
+            onClick={() => setZoom(scale * 1.15)}
+          >
             <Plus size={12} />
           </button>
         )}

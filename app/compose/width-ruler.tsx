@@ -27,11 +27,30 @@ export function WidthRuler() {
       <div ref={element} className="relative min-w-0 flex-1" data-ruler>
         <svg aria-hidden className="absolute inset-0 h-full w-full">
           <line x1={x(LEAST)} x2={x(MOST)} y1={30} y2={30} stroke="#44564B" />
-          {x.ticks(100).filter((tick) => tick % 20 === 0 && tick >= LEAST).concat(ticks).map((tick, i) => (
-            <line key={`${tick}-${i}`} x1={x(tick)} x2={x(tick)} y1={tick % 160 === 0 ? 21 : 26} y2={30} stroke="#44564B" />
-          ))}
+          {x
+            .ticks(100)
+            .filter((tick) => tick % 20 === 0 && tick >= LEAST)
+            .concat(ticks)
+            .map((tick, i) => (
+              <line
+                key={`${tick}-${i}`}
+                x1={x(tick)}
+                x2={x(tick)}
+                y1={tick % 160 === 0 ? 21 : 26}
+                y2={30}
+                stroke="#44564B"
+              />
+            ))}
           {Array.from({ length: 11 }, (_, i) => LEAST + i * 160).map((tick) => (
-            <text key={tick} x={x(tick)} y={17} textAnchor="middle" className="figure" fontSize="11" fill="#5F7166">
+            <text
+              key={tick}
+              x={x(tick)}
+              y={17}
+              textAnchor="middle"
+              className="figure"
+              fontSize="11"
+              fill="#5F7166"
+            >
               {tick}
             </text>
           ))}
@@ -52,8 +71,10 @@ function Markers({ x }: { x: Axis }) {
   const store = useCompose()
   const views = useComposeState((state) => state.session.site.views)
   const breakpoints = useComposeState((state) => state.session.site.breakpoints)
-  const setViews = (next: number[], gesture: string) => edit(store, { kind: 'site', field: 'views', value: next }, gesture)
-  const setBreakpoints = (next: Breakpoint[], gesture: string) => edit(store, { kind: 'site', field: 'breakpoints', value: next }, gesture)
+  const setViews = (next: number[], gesture: string) =>
+    edit(store, { kind: 'site', field: 'views', value: next }, gesture)
+  const setBreakpoints = (next: Breakpoint[], gesture: string) =>
+    edit(store, { kind: 'site', field: 'breakpoints', value: next }, gesture)
 
   return (
     <>
@@ -68,8 +89,20 @@ function Markers({ x }: { x: Axis }) {
             x={x}
             label={`Breakpoint below ${one.below} px`}
             className="top-0 h-[52px] w-[11px] -translate-x-1/2"
-            onMove={(to, gesture) => setBreakpoints(breakpoints.map((other) => (other === one ? { ...one, below: Math.min(upper, Math.max(lower, to)) } : other)), gesture)}
-            onRemove={() => setBreakpoints(breakpoints.filter((other) => other !== one), makeId())}
+            onMove={(to, gesture) =>
+              setBreakpoints(
+                breakpoints.map((other) =>
+                  other === one ? { ...one, below: Math.min(upper, Math.max(lower, to)) } : other,
+                ),
+                gesture,
+              )
+            }
+            onRemove={() =>
+              setBreakpoints(
+                breakpoints.filter((other) => other !== one),
+                makeId(),
+              )
+            }
           >
             <span className="absolute left-1/2 top-0 h-full -translate-x-1/2 border-l-2 border-dotted border-reed" />
             <span className="absolute left-1/2 top-0 h-[7px] w-[9px] -translate-x-1/2 bg-reed" />
@@ -83,9 +116,18 @@ function Markers({ x }: { x: Axis }) {
           x={x}
           label={`View at ${width} px`}
           className="top-[30px] flex h-[18px] -translate-x-[7px] items-center gap-1.5"
-          onMove={(to, gesture) => setViews(views.map((other, i) => (i === index ? to : other)), gesture)}
+          onMove={(to, gesture) =>
+            setViews(
+              views.map((other, i) => (i === index ? to : other)),
+              gesture,
+            )
+          }
           onRemove={() => {
-            if (views.length > 1) setViews(views.filter((_, i) => i !== index), makeId())
+            if (views.length > 1)
+              setViews(
+                views.filter((_, i) => i !== index),
+                makeId(),
+              )
           }}
         >
           <svg aria-hidden width="14" height="12" viewBox="0 0 14 12">
@@ -158,12 +200,17 @@ function AddView() {
   const add = () => {
     const stops = [LEAST, ...views, MOST].sort((a, b) => a - b)
     let best = 0
-    for (let i = 1; i < stops.length; i++) if (stops[i]! - stops[i - 1]! > stops[best + 1]! - stops[best]!) best = i - 1
+    for (let i = 1; i < stops.length; i++)
+      if (stops[i]! - stops[i - 1]! > stops[best + 1]! - stops[best]!) best = i - 1
     const width = Math.round((stops[best]! + stops[best + 1]!) / 2 / 10) * 10
     edit(store, { kind: 'site', field: 'views', value: [...views, width].sort((a, b) => b - a) })
   }
   return (
-    <IconButton label={views.length >= 6 ? 'Six views at most' : 'Add a view'} disabled={views.length >= 6} onClick={add}>
+    <IconButton
+      label={views.length >= 6 ? 'Six views at most' : 'Add a view'}
+      disabled={views.length >= 6}
+      onClick={add}
+    >
       <Plus size={16} strokeWidth={1.5} />
     </IconButton>
   )

@@ -21,15 +21,25 @@ import { type ComposeStore, edit, makeId } from './store'
 /** A document of words alone: each block is one line of them. */
 const Line = Node.create({ name: 'doc', topNode: true, content: 'inline*' })
 
-const MARK_NAMES: Record<Mark, string> = { strong: 'bold', emphasis: 'italic', struck: 'strike', highlight: 'highlight' }
-const KINDS = Object.fromEntries(Object.entries(MARK_NAMES).map(([kind, name]) => [name, kind])) as Record<string, Mark>
+const MARK_NAMES: Record<Mark, string> = {
+  strong: 'bold',
+  emphasis: 'italic',
+  struck: 'strike',
+  highlight: 'highlight',
+}
+const KINDS = Object.fromEntries(Object.entries(MARK_NAMES).map(([kind, name]) => [name, kind])) as Record<
+  string,
+  Mark
+>
 
 /** Words as the editor's document. */
 export function toEditor(spans: readonly Span[]): JSONContent {
   return {
     type: 'doc',
     content: toMarked(spans).map((part) => {
-      const marks = part.marks.map((mark) => (mark.kind === 'link' ? { type: 'link', attrs: { href: mark.href } } : { type: MARK_NAMES[mark.kind] }))
+      const marks = part.marks.map((mark) =>
+        mark.kind === 'link' ? { type: 'link', attrs: { href: mark.href } } : { type: MARK_NAMES[mark.kind] },
+      )
       return 'break' in part ? { type: 'hardBreak', marks } : { type: 'text', text: part.text, marks }
     }),
   }
@@ -61,7 +71,10 @@ function split(store: ComposeStore, editor: Editor, block: string, view: number)
   const head = fromEditor(editor.state.doc.cut(0, from).toJSON() as JSONContent)
   const tail = fromEditor(editor.state.doc.cut(to).toJSON() as JSONContent)
   const { language } = session.site
-  const next = { ...nextBlock(place.block, makeId), words: tail.length > 0 ? { [language]: tail } : {} } as ReturnType<typeof nextBlock>
+  const next = {
+    ...nextBlock(place.block, makeId),
+    words: tail.length > 0 ? { [language]: tail } : {},
+  } as ReturnType<typeof nextBlock>
   const { parent, index } = positionOf(session.site, place)
   edit(store, {
     kind: 'batch',
@@ -95,7 +108,17 @@ export function useWordsEditor(index: number): void {
     element.replaceChildren()
     const editor = new Editor({
       element: { mount: element },
-      extensions: [Line, Text, Bold, Italic, Strike, Highlight, HardBreak, LinkMark.configure({ openOnClick: false, autolink: false, protocols: ['tel', 'mailto'] }), UndoRedo],
+      extensions: [
+        Line,
+        Text,
+        Bold,
+        Italic,
+        Strike,
+        Highlight,
+        HardBreak,
+        LinkMark.configure({ openOnClick: false, autolink: false, protocols: ['tel', 'mailto'] }),
+        UndoRedo,
+      ],
       content: toEditor(place.block.words[language] ?? []),
       injectCSS: false,
       editorProps: {
@@ -107,7 +130,12 @@ export function useWordsEditor(index: number): void {
           return true
         },
       },
-      onUpdate: () => edit(store, { kind: 'words', block: place.block.id, words: { [language]: fromEditor(editor.getJSON()) } }, gesture),
+      onUpdate: () =>
+        edit(
+          store,
+          { kind: 'words', block: place.block.id, words: { [language]: fromEditor(editor.getJSON()) } },
+          gesture,
+        ),
     })
     open = editor
     const onLeave = (event: Event) => {
@@ -120,7 +148,8 @@ export function useWordsEditor(index: number): void {
       if (open === editor) open = null
       editor.destroy()
       element.removeAttribute(EDITED)
-      for (const name of ['contenteditable', 'role', 'aria-label', 'tabindex', 'translate']) element.removeAttribute(name)
+      for (const name of ['contenteditable', 'role', 'aria-label', 'tabindex', 'translate'])
+        element.removeAttribute(name)
       element.classList.remove('ProseMirror', 'ProseMirror-focused', 'tiptap')
       view.frame.restore(place.block.id)
     }

@@ -30,10 +30,16 @@ export function Deliver(props: DeliverProps) {
       <TopBar
         siteName={site.name}
         pageName={page.name}
-        pages={site.pages.map((one) => ({ id: one.id, name: one.name, to: `/sites/${siteId}/pages/${one.id}/deliver` }))}
+        pages={site.pages.map((one) => ({
+          id: one.id,
+          name: one.name,
+          to: `/sites/${siteId}/pages/${one.id}/deliver`,
+        }))}
         steps={stepsOf({ siteId, site, page, exported })}
       >
-        <span className="whitespace-nowrap text-on-ink-2">{exported ? 'Exported as it stands' : 'Not exported since the last edit'}</span>
+        <span className="whitespace-nowrap text-on-ink-2">
+          {exported ? 'Exported as it stands' : 'Not exported since the last edit'}
+        </span>
       </TopBar>
       <main className="grid min-h-0 flex-1 grid-cols-2">
         <div className="overflow-y-auto border-r border-line-strong bg-panel px-6 py-4">
@@ -71,7 +77,8 @@ function WebSite({ siteId, style, texts, pictures, fonts }: DeliverProps) {
     try {
       const response = await fetch(`/sites/${siteId}/export?style=${style}`)
       if (!response.ok) throw new Error()
-      const name = /filename="([^"]+)"/.exec(response.headers.get('Content-Disposition') ?? '')?.[1] ?? 'site.zip'
+      const name =
+        /filename="([^"]+)"/.exec(response.headers.get('Content-Disposition') ?? '')?.[1] ?? 'site.zip'
       save(await response.blob(), name)
       await revalidator.revalidate()
     } catch {
@@ -82,7 +89,11 @@ function WebSite({ siteId, style, texts, pictures, fonts }: DeliverProps) {
   }
   return (
     <section className="border-b border-line-strong pb-5">
-      <Heading number={1} title="HTML and CSS" note={`${texts.length + pictures.length + fonts.length} files`} />
+      <Heading
+        number={1}
+        title="HTML and CSS"
+        note={`${texts.length + pictures.length + fonts.length} files`}
+      />
       <div className="mb-3 flex items-center gap-2">
         <div className="flex" role="group" aria-label="Style of the code">
           {(['readable', 'minified'] as const).map((one) => (
@@ -104,12 +115,20 @@ function WebSite({ siteId, style, texts, pictures, fonts }: DeliverProps) {
       <ul>
         {texts.map((one) => (
           <li key={one.file} className="border-t border-line">
-            <button type="button" aria-expanded={shown === one.file} className="flex w-full items-baseline justify-between py-1 hover:bg-ground" onClick={() => setShown(shown === one.file ? null : one.file)}>
+            <button
+              type="button"
+              aria-expanded={shown === one.file}
+              className="flex w-full items-baseline justify-between py-1 hover:bg-ground"
+              onClick={() => setShown(shown === one.file ? null : one.file)}
+            >
               <span className="figure">{one.file}</span>
               <span className="figure text-muted">{kilobytes(one.bytes)}</span>
             </button>
             {shown === one.file && text && (
-              <pre tabIndex={0} className="figure max-h-72 overflow-auto border border-line bg-field p-3 leading-[17px] whitespace-pre">
+              <pre
+                tabIndex={0}
+                className="figure max-h-72 overflow-auto border border-line bg-field p-3 leading-[17px] whitespace-pre"
+              >
                 {text.text}
               </pre>
             )}
@@ -176,7 +195,12 @@ function Mockups({ siteId, site, page }: DeliverProps) {
               </td>
               {[1, 2].map((density) => (
                 <td key={density} className="w-40 py-1.5 pl-2">
-                  <Button className="w-full" disabled={busy !== null} aria-label={`Mockup at ${width} px, ${density}x`} onClick={() => void make(width, density)}>
+                  <Button
+                    className="w-full"
+                    disabled={busy !== null}
+                    aria-label={`Mockup at ${width} px, ${density}x`}
+                    onClick={() => void make(width, density)}
+                  >
                     {busy === `${width}@${density}` ? 'Drawing' : `PNG, ${width * density} px wide`}
                   </Button>
                 </td>
@@ -192,10 +216,15 @@ function Mockups({ siteId, site, page }: DeliverProps) {
 function Before({ siteId, site, findings }: DeliverProps) {
   return (
     <section className="py-5">
-      <Heading number={3} title="Before handing over" note={findings.length === 0 ? 'nothing to mend' : `${findings.length} to mend`} />
+      <Heading
+        number={3}
+        title="Before handing over"
+        note={findings.length === 0 ? 'nothing to mend' : `${findings.length} to mend`}
+      />
       {findings.length === 0 && (
         <p className="flex items-center gap-2 text-ink-2">
-          <span aria-hidden className="h-2 w-2 rounded-full bg-reed" /> Titles, headings, slots, pictures and links are all in order.
+          <span aria-hidden className="h-2 w-2 rounded-full bg-reed" /> Titles, headings, slots, pictures and
+          links are all in order.
         </p>
       )}
       <ul>
@@ -205,9 +234,15 @@ function Before({ siteId, site, findings }: DeliverProps) {
               <path d="M5 0l5 9H0z" fill="#A8401F" />
             </svg>
             <span>
-              {found.sentence} {site.pages.length > 1 && <span className="text-muted">{site.pages.find((one) => one.id === found.page)?.name}</span>}
+              {found.sentence}{' '}
+              {site.pages.length > 1 && (
+                <span className="text-muted">{site.pages.find((one) => one.id === found.page)?.name}</span>
+              )}
             </span>
-            <Link className="underline" to={`/sites/${siteId}/pages/${found.page}/compose${found.block ? `#${found.block}` : ''}`}>
+            <Link
+              className="underline"
+              to={`/sites/${siteId}/pages/${found.page}/compose${found.block ? `#${found.block}` : ''}`}
+            >
               Show
             </Link>
           </li>
@@ -244,7 +279,13 @@ function LivePage({ siteId, file, site, page }: { siteId: string; file: string; 
         </span>
       </p>
       <div ref={box} className="min-h-0 flex-1 overflow-hidden bg-field">
-        <iframe title={`${page.name} as exported`} src={`/visit/${siteId}/${file}`} sandbox="" className="origin-top-left border-0" style={{ width: WIDTH, height: `${100 / scale}%`, transform: `scale(${scale})` }} />
+        <iframe
+          title={`${page.name} as exported`}
+          src={`/visit/${siteId}/${file}`}
+          sandbox=""
+          className="origin-top-left border-0"
+          style={{ width: WIDTH, height: `${100 / scale}%`, transform: `scale(${scale})` }}
+        />
       </div>
     </div>
   )

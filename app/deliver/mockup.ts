@@ -24,12 +24,20 @@ async function measure(body: string, width: number): Promise<number> {
 }
 
 /** Draws a page as a PNG at a width in px, with `density` pixels for each. */
-export async function makeMockup(siteId: string, page: Page, width: number, density: number): Promise<{ blob: Blob; name: string }> {
+export async function makeMockup(
+  siteId: string,
+  page: Page,
+  width: number,
+  density: number,
+): Promise<{ blob: Blob; name: string }> {
   const response = await fetch(`/sites/${siteId}/pages/${page.id}/mockup?width=${width}&density=${density}`)
   const answer = (await response.json()) as { body: string } | { problem: string }
   if ('problem' in answer) throw new Error(answer.problem)
   const height = await measure(answer.body, width)
-  if (height * density > MAX_SIDE) throw new Error(`The page is ${height} px high; at ${density}x that is more than the ${MAX_SIDE} px that can be drawn. Take 1x.`)
+  if (height * density > MAX_SIDE)
+    throw new Error(
+      `The page is ${height} px high; at ${density}x that is more than the ${MAX_SIDE} px that can be drawn. Take 1x.`,
+    )
   const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}"><foreignObject width="100%" height="100%">${answer.body}</foreignObject></svg>`
   const image = new Image()
   image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svg)}`

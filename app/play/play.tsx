@@ -41,7 +41,11 @@ export function Play({ siteId, site, page, file, exported }: PlayProps) {
       <TopBar
         siteName={site.name}
         pageName={page.name}
-        pages={site.pages.map((one) => ({ id: one.id, name: one.name, to: `/sites/${siteId}/pages/${one.id}/play` }))}
+        pages={site.pages.map((one) => ({
+          id: one.id,
+          name: one.name,
+          to: `/sites/${siteId}/pages/${one.id}/play`,
+        }))}
         steps={stepsOf({ siteId, site, page, exported })}
       >
         <Link to={back} className={buttonClass('primary')}>
@@ -50,7 +54,17 @@ export function Play({ siteId, site, page, file, exported }: PlayProps) {
       </TopBar>
       <div className="flex h-[46px] shrink-0 items-center gap-3 border-b border-line-strong bg-panel px-4">
         <span className="text-ink-2">Width</span>
-        <NumberField className="w-28" label="Width of the page" unit="px" value={width} least={LEAST} most={MOST} step={1} whole onChange={set} />
+        <NumberField
+          className="w-28"
+          label="Width of the page"
+          unit="px"
+          value={width}
+          least={LEAST}
+          most={MOST}
+          step={1}
+          whole
+          onChange={set}
+        />
         <div className="flex gap-1" role="group" aria-label="Widths of the views">
           {site.views.map((view) => (
             <button
@@ -65,9 +79,15 @@ export function Play({ siteId, site, page, file, exported }: PlayProps) {
           ))}
         </div>
         <span className="text-label text-ink-2">
-          {breakpoint.columns} columns, {breakpoint.gutter} gutter{scale < 1 ? `, shown at ${Math.round(scale * 100)}%` : ''}
+          {breakpoint.columns} columns, {breakpoint.gutter} gutter
+          {scale < 1 ? `, shown at ${Math.round(scale * 100)}%` : ''}
         </span>
-        <a className="ml-auto text-label underline" href={`/visit/${siteId}/${file}`} target="_blank" rel="noreferrer">
+        <a
+          className="ml-auto text-label underline"
+          href={`/visit/${siteId}/${file}`}
+          target="_blank"
+          rel="noreferrer"
+        >
           Open alone
         </a>
       </div>
@@ -75,7 +95,12 @@ export function Play({ siteId, site, page, file, exported }: PlayProps) {
         <div className="relative" style={{ width: width * scale }}>
           <Side side="left" scale={scale} width={width} onWidth={set} />
           <div className="h-full overflow-hidden bg-field">
-            <PageFrame src={`/visit/${siteId}/${file}`} width={width} scale={scale} title={`${page.name} at ${width} px`} />
+            <PageFrame
+              src={`/visit/${siteId}/${file}`}
+              width={width}
+              scale={scale}
+              title={`${page.name} at ${width} px`}
+            />
           </div>
           <Side side="right" scale={scale} width={width} onWidth={set} />
         </div>
@@ -84,7 +109,17 @@ export function Play({ siteId, site, page, file, exported }: PlayProps) {
   )
 }
 
-function PageFrame({ src, width, scale, title }: { src: string; width: number; scale: number; title: string }) {
+function PageFrame({
+  src,
+  width,
+  scale,
+  title,
+}: {
+  src: string
+  width: number
+  scale: number
+  title: string
+}) {
   return (
     <iframe
       title={title}
@@ -97,7 +132,17 @@ function PageFrame({ src, width, scale, title }: { src: string; width: number; s
 }
 
 /** A side of the page, to drag: both sides move, so the page stays in the middle. */
-function Side({ side, scale, width, onWidth }: { side: 'left' | 'right'; scale: number; width: number; onWidth: (width: number) => void }) {
+function Side({
+  side,
+  scale,
+  width,
+  onWidth,
+}: {
+  side: 'left' | 'right'
+  scale: number
+  width: number
+  onWidth: (width: number) => void
+}) {
   const drag = useRef<{ x: number; width: number; scale: number } | null>(null)
   const sign = side === 'left' ? -1 : 1
   const move = (event: PointerEvent<HTMLDivElement>) => {

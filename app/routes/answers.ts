@@ -15,7 +15,10 @@ function verdict(error: unknown): { status: number; sentence: string } | undefin
   if (error instanceof ZodError) {
     const [issue] = error.issues
     const place = issue && issue.path.length > 0 ? ` (at "${issue.path.map(String).join('.')}")` : ''
-    return { status: 422, sentence: `The request has the wrong shape${place}: ${issue?.message ?? 'unknown value'}` }
+    return {
+      status: 422,
+      sentence: `The request has the wrong shape${place}: ${issue?.message ?? 'unknown value'}`,
+    }
   }
   return undefined
 }
@@ -37,7 +40,7 @@ export function loading<T>(work: () => T): T {
     return work()
   } catch (error) {
     const found = verdict(error)
-    // eslint-disable-next-line @typescript-eslint/only-throw-error -- a thrown response is how a loader ends early
+     
     if (found) throw data(found.sentence, { status: found.status })
     throw error
   }
@@ -46,7 +49,7 @@ export function loading<T>(work: () => T): T {
 /** A page of a site by its id; a missing one becomes the error page. */
 export function pageOfSite(site: Site, id: string): Page {
   const page = site.pages.find((one) => one.id === id)
-  // eslint-disable-next-line @typescript-eslint/only-throw-error -- a thrown response is how a loader ends early
+   
   if (!page) throw data('This page does not exist, or it was deleted.', { status: 404 })
   return page
 }
@@ -73,4 +76,7 @@ export async function readJson(request: Request): Promise<unknown> {
 }
 
 /** Headers of a file that never changes under its address. */
-export const FOREVER = { 'Cache-Control': 'public, max-age=31536000, immutable', 'Access-Control-Allow-Origin': '*' }
+export const FOREVER = {
+  'Cache-Control': 'public, max-age=31536000, immutable',
+  'Access-Control-Allow-Origin': '*',
+}

@@ -10,9 +10,17 @@ export function loader({ params }: Route.LoaderArgs) {
 }
 
 /** Edits are kept by the screen itself; a page change must not fetch the site again. */
-export const shouldRevalidate = ({ currentParams, nextParams }: { currentParams: { siteId?: string }; nextParams: { siteId?: string } }) => currentParams.siteId !== nextParams.siteId
+export const shouldRevalidate = ({
+  currentParams,
+  nextParams,
+}: {
+  currentParams: { siteId?: string }
+  nextParams: { siteId?: string }
+}) => currentParams.siteId !== nextParams.siteId
 
-export const meta = ({ loaderData }: Route.MetaArgs) => [{ title: `Compose · ${loaderData?.site.name ?? ''}` }]
+export const meta = ({ loaderData }: Route.MetaArgs) => [
+  { title: `Compose · ${loaderData?.site.name ?? ''}` },
+]
 
 export default function ComposeRoute({ loaderData, params }: Route.ComponentProps) {
   return <Compose key={loaderData.siteId} {...loaderData} pageId={params.pageId} />

@@ -10,7 +10,10 @@ import { loading, pageOfSite } from './answers'
 export function loader({ params, request }: Route.LoaderArgs) {
   const { id, site, revision, exportedRevision } = loading(() => getSite(store(), params.siteId))
   const page = pageOfSite(site, params.pageId)
-  const style = new URL(request.url).searchParams.get('style') === 'minified' ? ('minified' as const) : ('readable' as const)
+  const style =
+    new URL(request.url).searchParams.get('style') === 'minified'
+      ? ('minified' as const)
+      : ('readable' as const)
   const files = webFiles(site, style)
   return {
     siteId: id,
@@ -19,14 +22,20 @@ export function loader({ params, request }: Route.LoaderArgs) {
     file: pageFile(page),
     exported: exportedRevision === revision,
     style,
-    texts: files.texts.map(({ file, text }) => ({ file, text, bytes: new TextEncoder().encode(text).length })),
+    texts: files.texts.map(({ file, text }) => ({
+      file,
+      text,
+      bytes: new TextEncoder().encode(text).length,
+    })),
     pictures: files.pictures.map(({ file }) => file),
     fonts: files.fonts.map(({ file }) => file),
     findings: findings(site),
   }
 }
 
-export const meta = ({ loaderData }: Route.MetaArgs) => [{ title: `Deliver · ${loaderData?.page.name ?? ''}` }]
+export const meta = ({ loaderData }: Route.MetaArgs) => [
+  { title: `Deliver · ${loaderData?.page.name ?? ''}` },
+]
 
 export default function DeliverRoute({ loaderData }: Route.ComponentProps) {
   return <Deliver {...loaderData} />

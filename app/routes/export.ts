@@ -16,9 +16,15 @@ export function loader({ request, params }: Route.LoaderArgs) {
       width === null ? readOriginal(store(), picture.hash) : pictureAt(store(), picture.hash, width),
     )
     markExported(store(), params.siteId, revision)
-    const zip = zipSync(Object.fromEntries(files.map(({ file, bytes }) => [file, bytes])), { level: 6, mtime: new Date(1980, 0, 1) })
+    const zip = zipSync(Object.fromEntries(files.map(({ file, bytes }) => [file, bytes])), {
+      level: 6,
+      mtime: new Date(1980, 0, 1),
+    })
     return new Response(zip, {
-      headers: { 'Content-Type': 'application/zip', 'Content-Disposition': `attachment; filename="${slug(site.name)}.zip"` },
+      headers: {
+        'Content-Type': 'application/zip',
+        'Content-Disposition': `attachment; filename="${slug(site.name)}.zip"`,
+      },
     })
   })
 }

@@ -6,7 +6,10 @@ import { getSite } from '#server/sites'
 import type { Route } from './+types/site-file'
 import { answering } from './answers'
 
-const download = (name: string, type: string) => ({ 'Content-Type': type, 'Content-Disposition': `attachment; filename="${name}"` })
+const download = (name: string, type: string) => ({
+  'Content-Type': type,
+  'Content-Disposition': `attachment; filename="${name}"`,
+})
 
 /** The site as one open file: `.site.zip` with its pictures, or with `?form=json` the document alone. */
 export function loader({ request, params }: Route.LoaderArgs) {
@@ -16,6 +19,8 @@ export function loader({ request, params }: Route.LoaderArgs) {
     if (new URL(request.url).searchParams.get('form') === 'json') {
       return new Response(writeSite(site), { headers: download(`${name}.site.json`, 'application/json') })
     }
-    return new Response(await exportSiteFile(store(), site), { headers: download(`${name}.site.zip`, 'application/zip') })
+    return new Response(await exportSiteFile(store(), site), {
+      headers: download(`${name}.site.zip`, 'application/zip'),
+    })
   })
 }

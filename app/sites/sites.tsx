@@ -32,7 +32,10 @@ export function Sites({ sites }: { sites: SiteSummary[] }) {
     if (answer.created && opens.current) void navigate(`/sites/${answer.created}`)
     if (answer.deleted) {
       const site = answer.deleted
-      toast('The site was deleted. It can be brought back for 30 days.', { duration: 15_000, action: { label: 'Undo', onClick: () => restore.current(site) } })
+      toast('The site was deleted. It can be brought back for 30 days.', {
+        duration: 15_000,
+        action: { label: 'Undo', onClick: () => restore.current(site) },
+      })
     }
   }, [fetcher.data, fetcher.state, navigate])
 
@@ -66,7 +69,9 @@ export function Sites({ sites }: { sites: SiteSummary[] }) {
             ))}
           </ul>
           {sites.length === 0 && (
-            <p className="py-16 text-center text-ink-2">No sites yet. Start a new one, or open a .site.zip or .site.json file.</p>
+            <p className="py-16 text-center text-ink-2">
+              No sites yet. Start a new one, or open a .site.zip or .site.json file.
+            </p>
           )}
         </div>
       </main>
@@ -83,7 +88,14 @@ export function Sites({ sites }: { sites: SiteSummary[] }) {
           event.target.value = ''
         }}
       />
-      <AskName title="New site" value="" action="Create the site" open={naming} onClose={() => setNaming(false)} onTake={(name) => submit({ intent: 'new', name }, true)} />
+      <AskName
+        title="New site"
+        value=""
+        action="Create the site"
+        open={naming}
+        onClose={() => setNaming(false)}
+        onTake={(name) => submit({ intent: 'new', name }, true)}
+      />
     </div>
   )
 }

@@ -1,9 +1,13 @@
 import type { ButtonHTMLAttributes, Ref } from 'react'
 
-type ButtonProps = ButtonHTMLAttributes<HTMLButtonElement> & { look?: 'quiet' | 'primary' | 'danger'; ref?: Ref<HTMLButtonElement> }
+type ButtonProps = ButtonHTMLAttributes<HTMLButtonElement> & {
+  look?: 'quiet' | 'primary' | 'danger'
+  ref?: Ref<HTMLButtonElement>
+}
 
 const LOOKS = {
-  quiet: 'border border-line-strong bg-field text-ink hover:border-ink disabled:text-muted disabled:hover:border-line-strong',
+  quiet:
+    'border border-line-strong bg-field text-ink hover:border-ink disabled:text-muted disabled:hover:border-line-strong',
   primary: 'bg-yarrow font-semibold text-ink hover:bg-wash disabled:opacity-50',
   danger: 'border border-rust bg-field text-rust hover:bg-rust-wash',
 }
@@ -16,7 +20,11 @@ export function Button({ look = 'quiet', className = '', ...rest }: ButtonProps)
   return <button type="button" className={`${buttonClass(look)} ${className}`} {...rest} />
 }
 
-type IconButtonProps = ButtonHTMLAttributes<HTMLButtonElement> & { label: string; pressed?: boolean; ref?: Ref<HTMLButtonElement> }
+type IconButtonProps = ButtonHTMLAttributes<HTMLButtonElement> & {
+  label: string
+  pressed?: boolean
+  ref?: Ref<HTMLButtonElement>
+}
 
 /** A button that shows an icon; its name is read aloud and shown on hover. */
 export function IconButton({ label, pressed, className = '', ...rest }: IconButtonProps) {

@@ -13,7 +13,14 @@ type ChoiceProps<V extends string> = {
 }
 
 /** One of several, from a list that opens. */
-export function Choice<V extends string>({ label, value, options, placeholder = 'Not set', onChange, className = '' }: ChoiceProps<V>) {
+export function Choice<V extends string>({
+  label,
+  value,
+  options,
+  placeholder = 'Not set',
+  onChange,
+  className = '',
+}: ChoiceProps<V>) {
   return (
     <Select.Root value={value ?? ''} onValueChange={(next) => onChange(next as V)}>
       <Select.Trigger
@@ -26,7 +33,11 @@ export function Choice<V extends string>({ label, value, options, placeholder = 
         <ChevronDown size={12} strokeWidth={1.5} className="shrink-0 text-muted" />
       </Select.Trigger>
       <Select.Portal>
-        <Select.Content position="popper" sideOffset={2} className="z-50 max-h-80 min-w-[var(--radix-select-trigger-width)] overflow-auto rounded-2 border border-line-strong bg-field p-1 shadow-float">
+        <Select.Content
+          position="popper"
+          sideOffset={2}
+          className="z-50 max-h-80 min-w-[var(--radix-select-trigger-width)] overflow-auto rounded-2 border border-line-strong bg-field p-1 shadow-float"
+        >
           <Select.Viewport>
             {options.map((option) => (
               <Select.Item

@@ -21,7 +21,20 @@ type NumberFieldProps = {
 }
 
 /** A figure with its unit. Enter or leaving takes it; what is no number or out of range goes back to what it was. */
-export function NumberField({ label, value, prefix = '', unit = '', placeholder = '', least = -Infinity, most = Infinity, step = 1, whole = false, onClear, onChange, className = '' }: NumberFieldProps) {
+export function NumberField({
+  label,
+  value,
+  prefix = '',
+  unit = '',
+  placeholder = '',
+  least = -Infinity,
+  most = Infinity,
+  step = 1,
+  whole = false,
+  onClear,
+  onChange,
+  className = '',
+}: NumberFieldProps) {
   const [draft, setDraft] = useState<string | null>(null)
   const shown = draft ?? (value === null ? '' : String(Number(value.toFixed(3))))
 
@@ -48,7 +61,9 @@ export function NumberField({ label, value, prefix = '', unit = '', placeholder 
     }
   }
   return (
-    <span className={`flex h-[26px] min-w-0 items-center rounded-2 border border-line-strong bg-field focus-within:border-ink ${className}`}>
+    <span
+      className={`flex h-[26px] min-w-0 items-center rounded-2 border border-line-strong bg-field focus-within:border-ink ${className}`}
+    >
       {prefix !== '' && <span className="pl-1.5 text-muted">{prefix}</span>}
       <input
         aria-label={label}

@@ -29,9 +29,17 @@ export function TopBar({ siteName, pageName, pages, steps, children }: TopBarPro
             {pageName} <ChevronDown size={12} />
           </DropdownMenu.Trigger>
           <DropdownMenu.Portal>
-            <DropdownMenu.Content align="start" sideOffset={8} className="z-50 min-w-44 rounded-2 border border-line-strong bg-field p-1 text-ink shadow-float">
+            <DropdownMenu.Content
+              align="start"
+              sideOffset={8}
+              className="z-50 min-w-44 rounded-2 border border-line-strong bg-field p-1 text-ink shadow-float"
+            >
               {pages.map((page) => (
-                <DropdownMenu.Item key={page.id} asChild className="flex h-7 items-center rounded-2 px-2 outline-none data-[highlighted]:bg-ground">
+                <DropdownMenu.Item
+                  key={page.id}
+                  asChild
+                  className="flex h-7 items-center rounded-2 px-2 outline-none data-[highlighted]:bg-ground"
+                >
                   <Link to={page.to}>{page.name}</Link>
                 </DropdownMenu.Item>
               ))}
@@ -49,7 +57,10 @@ export function TopBar({ siteName, pageName, pages, steps, children }: TopBarPro
               `flex items-center gap-2 border-r border-ink-2/40 px-4 ${isActive ? 'bg-ground font-semibold text-ink' : 'text-on-ink-2 hover:text-on-ink'}`
             }
           >
-            <span aria-hidden className={`h-2 w-2 rounded-full border ${step.complete ? 'border-yarrow bg-yarrow' : 'border-current'}`} />
+            <span
+              aria-hidden
+              className={`h-2 w-2 rounded-full border ${step.complete ? 'border-yarrow bg-yarrow' : 'border-current'}`}
+            />
             {step.name}
             <span className="sr-only">{step.complete ? ', complete' : ''}</span>
           </NavLink>

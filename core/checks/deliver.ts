@@ -5,42 +5,89 @@ import { plainText } from '#core/site/words'
 /** Something to mend before a site is handed over: where, and what in one sentence. */
 export type DeliverFinding = { page: string; block?: string; sentence: string }
 
-type Check = (page: Page, blocks: readonly Block[], site: Site) => (Omit<DeliverFinding, 'page'> | undefined)[]
+type Check = (
+  page: Page,
+  blocks: readonly Block[],
+  site: Site,
+) => (Omit<DeliverFinding, 'page'> | undefined)[]
 
 const nameOf = (block: Block) => block.name ?? block.kind
 
 const emptySlots: Check = (_, blocks, { language }) => {
-  const empty = blocks.filter((block) => hasWords(block) && plainText(block.words[language] ?? []).trim() === '')
+  const empty = blocks.filter(
+    (block) => hasWords(block) && plainText(block.words[language] ?? []).trim() === '',
+  )
   if (empty.length === 0) return []
-  return [{ block: empty[0]!.id, sentence: `${empty.length} ${empty.length === 1 ? 'slot has' : 'slots have'} no words and ${empty.length === 1 ? 'is' : 'are'} left out.` }]
+  return [
+    {
+      block: empty[0]!.id,
+      sentence: `${empty.length} ${empty.length === 1 ? 'slot has' : 'slots have'} no words and ${empty.length === 1 ? 'is' : 'are'} left out.`,
+    },
+  ]
 }
 
 const pictures: Check = (_, blocks, { language, pictures: known }) =>
   blocks.map((block) => {
     if (block.kind !== 'picture') return undefined
     const chosen = known.find((one) => one.id === block.picture)
-    if (!chosen) return { block: block.id, sentence: `The block “${nameOf(block)}” has no picture: a crossed frame stands in its place.` }
-    if (block.link && !block.alt?.[language]) return { block: block.id, sentence: `The picture “${chosen.name}” is a link and has no alternative text, so the link has no name.` }
+    if (!chosen)
+      return {
+        block: block.id,
+        sentence: `The block “${nameOf(block)}” has no picture: a crossed frame stands in its place.`,
+      }
+    if (block.link && !block.alt?.[language])
+      return {
+        block: block.id,
+        sentence: `The picture “${chosen.name}” is a link and has no alternative text, so the link has no name.`,
+      }
     return undefined
   })
 
 const links: Check = (_, blocks, { pages }) =>
   blocks.map((block) => {
     if (block.kind !== 'button' && block.kind !== 'link') return undefined
-    if (!block.link) return { block: block.id, sentence: `The ${block.kind} “${nameOf(block)}” leads nowhere.` }
-    if ('href' in block.link) return block.link.href === 'https://' ? { block: block.id, sentence: `The ${block.kind} “${nameOf(block)}” leads to an unfinished address.` } : undefined
+    if (!block.link)
+      return { block: block.id, sentence: `The ${block.kind} “${nameOf(block)}” leads nowhere.` }
+    if ('href' in block.link)
+      return block.link.href === 'https://'
+        ? {
+            block: block.id,
+            sentence: `The ${block.kind} “${nameOf(block)}” leads to an unfinished address.`,
+          }
+        : undefined
     const { page, section } = block.link
     const target = pages.find((one) => one.id === page)
-    const there = target && (section === undefined || target.sections.some((one) => one.id === section && !one.hidden))
-    return there ? undefined : { block: block.id, sentence: `The ${block.kind} “${nameOf(block)}” leads to a page or section that is gone.` }
+    const there =
+      target && (section === undefined || target.sections.some((one) => one.id === section && !one.hidden))
+    return there
+      ? undefined
+      : {
+          block: block.id,
+          sentence: `The ${block.kind} “${nameOf(block)}” leads to a page or section that is gone.`,
+        }
   })
 
 const headings: Check = (_, blocks) => {
   const levels = blocks.flatMap((block) => (block.kind === 'heading' && !block.hidden ? [block] : []))
   const first = levels.filter((block) => block.level === 1)
-  const count = first.length === 1 ? undefined : { block: first[1]?.id, sentence: first.length === 0 ? 'The page has no first-level heading.' : `The page has ${first.length} first-level headings; one is wanted.` }
+  const count =
+    first.length === 1
+      ? undefined
+      : {
+          block: first[1]?.id,
+          sentence:
+            first.length === 0
+              ? 'The page has no first-level heading.'
+              : `The page has ${first.length} first-level headings; one is wanted.`,
+        }
   const jump = levels.find((block, i) => i > 0 && block.level > levels[i - 1]!.level + 1)
-  return [count, jump && { block: jump.id, sentence: `A heading of level ${jump.level} follows one of level ${levels[levels.indexOf(jump) - 1]!.level}; no level should be skipped.` }]
+  return [
+    count,
+    jump && {
+      block: jump.id,
+      sentence: `A heading of level ${jump.level} follows one of level ${levels[levels.indexOf(jump) - 1]!.level}; no level should be skipped.`,
+    },
+  ]
 }
 
 const head: Check = (page, _, { language }) => [

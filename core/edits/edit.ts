@@ -1,5 +1,5 @@
 import type { z } from 'zod'
-import type { Block, Container, Page, Section, Site } from '#core/site/schema'
+import type { Block, Container, Page, Site } from '#core/site/schema'
 import { findBlock, isContainer, type Place } from '#core/site/tree'
 
 /** An edit that cannot be applied. The message says what and where, for the person who made it. */
@@ -58,5 +58,3 @@ export function positionOf(site: Site, place: Place): { parent: string; index: n
   const parent = place.ancestors.at(-1)
   return { parent: parent ? parent.id : site.pages[place.page]!.id, index }
 }
-
-export const isSection = (block: Block): block is Section => block.kind === 'section'

@@ -28,30 +28,53 @@ export function openSession(site: Site, revision: number): Session {
  * @returns the session, and the edit that takes this one back
  * @throws EditError
  */
-export function makeEdit(session: Session, made: PendingEdit, sending: ReadonlySet<string> = new Set()): { session: Session; inverse: Edit } {
+export function makeEdit(
+  session: Session,
+  made: PendingEdit,
+  sending: ReadonlySet<string> = new Set(),
+): { session: Session; inverse: Edit } {
   const { site, inverse } = applyEdit(session.site, made.edit)
   const last = session.pending.at(-1)
-  const merges = last && made.gesture !== undefined && last.gesture === made.gesture && !sending.has(last.key) && replaces(made.edit, last.edit)
-  const pending = merges ? [...session.pending.slice(0, -1), { ...made, key: last.key }] : [...session.pending, made]
+  const merges =
+    last &&
+    made.gesture !== undefined &&
+    last.gesture === made.gesture &&
+    !sending.has(last.key) &&
+    replaces(made.edit, last.edit)
+  const pending = merges
+    ? [...session.pending.slice(0, -1), { ...made, key: last.key }]
+    : [...session.pending, made]
   return { session: { ...session, site, pending }, inverse }
 }
 
 /** True if making `next` leaves nothing of `before`: both set the same values of the same block. */
 export function replaces(next: Edit, before: Edit): boolean {
   if (next.kind === 'words' && before.kind === 'words') {
-    return next.block === before.block && Object.keys(before.words).every((language) => language in next.words)
+    return (
+      next.block === before.block && Object.keys(before.words).every((language) => language in next.words)
+    )
   }
   if (next.kind === 'style' && before.kind === 'style') {
     const sameScope = JSON.stringify(next.scope) === JSON.stringify(before.scope)
-    return next.block === before.block && sameScope && Object.keys(before.values).every((name) => name in next.values)
+    return (
+      next.block === before.block &&
+      sameScope &&
+      Object.keys(before.values).every((name) => name in next.values)
+    )
   }
   if (next.kind === 'site' && before.kind === 'site') return next.field === before.field
-  if (next.kind === 'field' && before.kind === 'field') return next.block === before.block && next.field === before.field
+  if (next.kind === 'field' && before.kind === 'field')
+    return next.block === before.block && next.field === before.field
   return false
 }
 
 /** Takes edits that the server has kept, or that it refused, off the pending ones. */
-export function settle(session: Session, sent: readonly string[], revision: number, refused: readonly { key: string; reason: string }[]): { session: Session; lost: Lost[] } {
+export function settle(
+  session: Session,
+  sent: readonly string[],
+  revision: number,
+  refused: readonly { key: string; reason: string }[],
+): { session: Session; lost: Lost[] } {
   const reasons = new Map(refused.map((one) => [one.key, one.reason]))
   const lost: Lost[] = []
   let { confirmed } = session
@@ -64,19 +87,32 @@ export function settle(session: Session, sent: readonly string[], revision: numb
   const pending = session.pending.filter((one) => !sent.includes(one.key))
   if (lost.length === 0) return { session: { confirmed, revision, pending, site: session.site }, lost }
   const again = reapply(confirmed, pending)
-  return { session: { confirmed, revision, pending: again.pending, site: again.site }, lost: [...lost, ...again.lost] }
+  return {
+    session: { confirmed, revision, pending: again.pending, site: again.site },
+    lost: [...lost, ...again.lost],
+  }
 }
 
 /** Takes in edits made elsewhere, and makes this client's own again on top. What no longer applies is named. */
-export function catchUp(session: Session, missed: readonly { key: string; edit: Edit }[], revision: number): { session: Session; lost: Lost[] } {
+export function catchUp(
+  session: Session,
+  missed: readonly { key: string; edit: Edit }[],
+  revision: number,
+): { session: Session; lost: Lost[] } {
   let { confirmed } = session
   for (const { edit } of missed) confirmed = applyEdit(confirmed, edit).site
   const known = new Set(missed.map((one) => one.key))
-  const again = reapply(confirmed, session.pending.filter((one) => !known.has(one.key)))
+  const again = reapply(
+    confirmed,
+    session.pending.filter((one) => !known.has(one.key)),
+  )
   return { session: { confirmed, revision, pending: again.pending, site: again.site }, lost: again.lost }
 }
 
-function reapply(confirmed: Site, edits: readonly PendingEdit[]): { site: Site; pending: PendingEdit[]; lost: Lost[] } {
+function reapply(
+  confirmed: Site,
+  edits: readonly PendingEdit[],
+): { site: Site; pending: PendingEdit[]; lost: Lost[] } {
   let site = confirmed
   const pending: PendingEdit[] = []
   const lost: Lost[] = []

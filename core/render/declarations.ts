@@ -1,68 +1,73 @@
 import { placementIn, placementToCss } from '#core/grid/placement'
 import type { Block, Breakpoint } from '#core/site/schema'
+import { isContainer } from '#core/site/tree'
+import { colourToCss, type ViewportUnit } from '#core/style/css-values'
 import type { Declaration, Setting } from '#core/style/property'
 import { type PropertyName, propertyOf, type StyleValues } from '#core/style/registry'
-import { valueAt } from '#core/style/resolve'
-import { isContainer } from '#core/site/tree'
-import { colourToCss as colour, type ViewportUnit } from '#core/style/css-values'
 import type { Rule } from './rules'
 import { settingAt, type Surround } from './surround'
 
-type Declared = Map<string, string>
+/** What a block declares at one range of widths: on itself, on its image, on what it holds, and on its scrim. */
+type Parts = { own: Declaration[]; image: Declaration[]; children: Declaration[]; scrim: Declaration[] }
+const PARTS = ['own', 'image', 'children', 'scrim'] as const
+
+const NOTHING: StyleValues = {}
+const NONE: Declaration[] = []
+const FULL_ROW: Declaration[] = [['grid-column', '1 / -1']]
+const ONE_CELL: Declaration[] = [['grid-area', '1 / 1']]
+const FREE: Declaration = ['grid-area', 'auto']
+
+/** The values that hold at each range, the base first; a range without exceptions shares the object of the one before. */
+function valuesByRange(block: Block, breakpoints: readonly Breakpoint[]): StyleValues[] {
+  const { base, below } = block.style
+  let values = base ?? NOTHING
+  return breakpoints.map(({ id }, index) => {
+    const exceptions = index === 0 ? undefined : below?.[id]
+    if (exceptions) values = { ...values, ...exceptions }
+    return values
+  })
+}
 
 /** The declarations that lay out what a container holds. */
-function layoutOf(block: Block, setting: Setting, tracks: number | undefined): Declaration[] {
-  if (block.kind === 'section')
-    return tracks === undefined ? [] : [['grid-template-columns', `repeat(${tracks}, minmax(0, 1fr))`]]
+function addLayout(own: Declaration[], block: Block, setting: Setting, tracks: number | undefined): void {
+  const repeated = (): Declaration => ['grid-template-columns', `repeat(${tracks}, minmax(0, 1fr))`]
+  if (block.kind === 'section') {
+    if (tracks !== undefined) own.push(repeated())
+    return
+  }
   switch (setting.layout) {
     case 'row':
-      return [['display', 'flex']]
+      own.push(['display', 'flex'])
+      return
     case 'column':
-      return block.kind === 'list'
-        ? []
-        : [
-            ['display', 'flex'],
-            ['flex-direction', 'column'],
-          ]
+      if (block.kind !== 'list') own.push(['display', 'flex'], ['flex-direction', 'column'])
+      return
     case 'overlay':
-      return [['display', 'grid']]
-    case 'grid': {
-      if (tracks !== undefined)
-        return [
-          ['display', 'grid'],
-          ['grid-template-columns', `repeat(${tracks}, minmax(0, 1fr))`],
-        ]
-      if (setting.parent === 'grid')
-        return [
-          ['display', 'grid'],
-          ['grid-template-columns', 'subgrid'],
-        ]
-      return [
-        ['display', 'grid'],
-        ['grid-template-columns', 'repeat(var(--columns), minmax(0, 1fr))'],
-        ['column-gap', 'var(--gutter)'],
-      ]
-    }
+      own.push(['display', 'grid'])
+      return
+    case 'grid':
+      own.push(['display', 'grid'])
+      if (tracks !== undefined) own.push(repeated())
+      else if (setting.parent === 'grid') own.push(['grid-template-columns', 'subgrid'])
+      else
+        own.push(
+          ['grid-template-columns', 'repeat(var(--columns), minmax(0, 1fr))'],
+          ['column-gap', 'var(--gutter)'],
+        )
   }
 }
 
 /** Where a block stands in its parent. The full row is the parent's own rule for what it holds, so it is not repeated. */
-function placementOf(
-  values: { span?: number; start?: number; position?: string },
-  setting: Setting,
-): Declaration[] {
-  const { span, start, position } = values
-  if (position === 'backdrop') return [['grid-area', 'auto']]
-  if (position === 'held' && span === undefined) return [['grid-area', 'auto']]
-  if (setting.parent !== 'grid' || setting.kind === 'section') return []
+function addPlacement(own: Declaration[], { span, start, position }: StyleValues, setting: Setting): void {
+  if (position === 'backdrop' || (position === 'held' && span === undefined)) {
+    own.push(FREE)
+    return
+  }
+  if (span === undefined || setting.parent !== 'grid' || setting.kind === 'section') return
   const placement = placementIn(setting.columns, span, start)
-  return placement.span === setting.columns
-    ? []
-    : [['grid-column', placementToCss(placement, setting.columns)]]
+  if (placement.span !== setting.columns)
+    own.push(['grid-column', placementToCss(placement, setting.columns)])
 }
-
-/** Properties of a picture that belong to the image itself when a layer stands between it and its box. */
-const OF_IMAGE: readonly PropertyName[] = ['fit', 'focal']
 
 /** True where a picture's image stands in a box of its own: under a scrim, or inside a link. */
 export function isBoxed(block: Block): boolean {
@@ -71,78 +76,88 @@ export function isBoxed(block: Block): boolean {
   return Boolean(block.link || base?.scrim || (below && Object.values(below).some((values) => values.scrim)))
 }
 
-function namesOf(block: Block): PropertyName[] {
-  const { base, below } = block.style
-  const names = new Set<PropertyName>(base ? (Object.keys(base) as PropertyName[]) : [])
-  if (below)
-    for (const values of Object.values(below))
-      for (const name of Object.keys(values)) names.add(name as PropertyName)
-  return [...names]
-}
-
-/** What depends on the kind of block alone and not on one property. */
-function declaredAt(
-  block: Block,
-  names: readonly PropertyName[],
-  setting: Setting,
-  breakpoints: readonly Breakpoint[],
-  index: number,
-): { own: Declared; image: Declared } {
-  const own: Declared = new Map()
-  const image: Declared = new Map()
-  const boxed = isBoxed(block)
-  const value = <N extends PropertyName>(name: N) => valueAt(block.style, name, breakpoints, index)
-  if (isContainer(block))
-    for (const [name, text] of layoutOf(block, setting, value('tracks'))) own.set(name, text)
-  for (const [name, text] of placementOf(
-    { span: value('span'), start: value('start'), position: value('position') },
-    setting,
-  ))
-    own.set(name, text)
-  for (const name of names) {
-    const set = value(name)
-    if (set === undefined) continue
-    const target = boxed && OF_IMAGE.includes(name) ? image : own
-    for (const [property, text] of propertyOf(name).css(set, setting)) target.set(property, text)
+function partsAt(block: Block, values: StyleValues, setting: Setting, boxed: boolean): Parts {
+  const own: Declaration[] = []
+  const image: Declaration[] = boxed ? [['height', '100%']] : NONE
+  const holds = isContainer(block)
+  if (holds) addLayout(own, block, setting, values.tracks)
+  addPlacement(own, values, setting)
+  for (const name in values) {
+    const value = values[name as PropertyName]
+    if (value === undefined) continue
+    // Fit and focal point belong to the image itself where a layer stands between it and its box.
+    const target = boxed && (name === 'fit' || name === 'focal') ? image : own
+    for (const declaration of propertyOf(name as PropertyName).css(value, setting)) target.push(declaration)
   }
-  if (block.style.base?.edgeWidth !== undefined && block.kind !== 'divider' && !own.has('border-style'))
-    own.set('border-style', 'solid')
-  return { own, image }
+  if (values.edgeWidth !== undefined && values.edgeSides === undefined && block.kind !== 'divider')
+    own.push(['border-style', 'solid'])
+  const inner =
+    !holds || block.kind === 'section'
+      ? NONE
+      : setting.layout === 'grid'
+        ? FULL_ROW
+        : setting.layout === 'overlay'
+          ? ONE_CELL
+          : NONE
+  return { own, image, children: inner, scrim: boxed && values.scrim ? scrimOf(values.scrim) : NONE }
 }
 
-/** The rule that every block in a container starts from: the full row of a grid, or the one cell of an overlay. */
-function forChildren(block: Block, setting: Setting): Declared {
-  if (block.kind === 'section' || !isContainer(block)) return new Map()
-  if (setting.layout === 'grid') return new Map([['grid-column', '1 / -1']])
-  return setting.layout === 'overlay' ? new Map([['grid-area', '1 / 1']]) : new Map()
+function scrimOf(scrim: NonNullable<StyleValues['scrim']>): Declaration[] {
+  const tint = (strength: number) =>
+    colourToCss({ ...scrim.colour, alpha: strength * (scrim.colour.alpha ?? 1) })
+  const background =
+    scrim.from === scrim.to
+      ? tint(scrim.from)
+      : `linear-gradient(${scrim.angle}deg, ${tint(scrim.from)}, ${tint(scrim.to)})`
+  return [
+    ['content', '""'],
+    ['position', 'absolute'],
+    ['inset', '0'],
+    ['background', background],
+  ]
 }
 
 const INHERITED = /^(color|font|line-height|letter-spacing|text-|list-)/
 
 /** What must be written at a narrower range, given what held at the one before. */
-function difference(before: Declared, now: Declared): Declaration[] {
-  const changes: Declaration[] = []
-  for (const [name, value] of now) if (before.get(name) !== value) changes.push([name, value])
-  for (const name of before.keys()) {
-    if (!now.has(name))
+function difference(before: readonly Declaration[], now: readonly Declaration[]): Declaration[] {
+  if (before === now) return NONE
+  const old = new Map(before)
+  const names = new Map(now)
+  const changes = now.filter(([name, value]) => names.get(name) === value && old.get(name) !== value)
+  for (const name of old.keys()) {
+    if (!names.has(name))
       changes.push([name, name === 'grid-column' ? '1 / -1' : INHERITED.test(name) ? 'inherit' : 'initial'])
   }
   return changes
 }
 
-const POSITIONED = new Set(['held', 'backdrop', 'sticky'])
+const isOut = (values: StyleValues | undefined) =>
+  values?.position === 'held' || values?.position === 'backdrop'
 
 /** True if a block inside is taken out of the flow, so that the container must be what it is measured from. */
 function anchors(block: Block): boolean {
-  return (
-    isContainer(block) &&
-    block.children.some(
-      (child) => isOut(child.style.base) || Object.values(child.style.below ?? {}).some(isOut),
-    )
+  if (!isContainer(block)) return false
+  return block.children.some(
+    ({ style }) => isOut(style.base) || (style.below !== undefined && Object.values(style.below).some(isOut)),
   )
 }
-const isOut = (values: StyleValues | undefined) =>
-  values?.position === 'held' || values?.position === 'backdrop'
+
+/** What holds at every width because of what a block holds or is boxed with, whatever its own settings say. */
+function addAnchoring(own: Declaration[], block: Block, values: StyleValues, boxed: boolean): void {
+  const anchored = anchors(block)
+  const positioned = values.position !== undefined && values.position !== 'flow'
+  if ((anchored || boxed) && !positioned) own.push(['position', 'relative'])
+  if (anchored) own.push(['isolation', 'isolate'])
+  if (boxed && values.corner) own.push(['overflow', 'hidden'])
+}
+
+/** True if nothing that a block declares can differ between two settings, its values being the same. */
+function sameFor(values: StyleValues, a: Setting, b: Setting): boolean {
+  return (
+    a.parent === b.parent && a.layout === b.layout && (values.span === undefined || a.columns === b.columns)
+  )
+}
 
 /** All CSS rules of one block, under the selector of its class. */
 export function rulesOf(
@@ -152,82 +167,49 @@ export function rulesOf(
   breakpoints: readonly Breakpoint[],
   viewportUnit: ViewportUnit,
 ): Rule[] {
-  const names = namesOf(block)
+  const { hover } = block.style
+  const selector = `.${className}`
+  const boxed = isBoxed(block)
+  const ranges = valuesByRange(block, breakpoints)
   const rules: Rule[] = []
-  const selectors = {
-    own: `.${className}`,
-    image: `.${className} > img`,
-    children: `:where(.${className}) > *`,
-    scrim: `.${className}::after`,
-  }
-  let before: { own: Declared; image: Declared; children: Declared; scrim: Declared } | undefined
+  let before: Parts | undefined
+  let setting: Setting | undefined
   for (let index = 0; index < breakpoints.length; index++) {
-    const setting = settingAt(block, surround, breakpoints, index, viewportUnit)
-    const declared = declaredAt(block, names, setting, breakpoints, index)
-    const now = {
-      ...declared,
-      children: forChildren(block, setting),
-      scrim: scrimOf(block, breakpoints, index),
-    }
-    if (index === 0 && anchors(block)) {
-      if (!POSITIONED.has(block.style.base?.position ?? '')) now.own.set('position', 'relative')
-      now.own.set('isolation', 'isolate')
-    }
-    if (index === 0 && isBoxed(block) && !POSITIONED.has(block.style.base?.position ?? ''))
-      now.own.set('position', 'relative')
-    if (index === 0 && isBoxed(block) && block.style.base?.corner) now.own.set('overflow', 'hidden')
-    if (index > 0 && before) {
-      for (const name of ['position', 'isolation', 'overflow']) {
-        const kept = before.own.get(name)
-        if (kept !== undefined && !now.own.has(name)) now.own.set(name, kept)
-      }
-    }
-    for (const part of ['own', 'image', 'children', 'scrim'] as const) {
-      const declarations = before ? difference(before[part], now[part]) : [...now[part]]
+    const values = ranges[index]!
+    const here = settingAt(block, surround, breakpoints, index, viewportUnit)
+    if (before && values === ranges[index - 1] && sameFor(values, setting!, here)) continue
+    const now = partsAt(block, values, here, boxed)
+    addAnchoring(now.own, block, values, boxed)
+    if (index === 0 && hover) now.own.push(transitionOf(hover, here))
+    else if (hover) now.own.push(...before!.own.filter(([name]) => name === 'transition'))
+    for (const part of PARTS) {
+      const declarations = before ? difference(before[part], now[part]) : now[part]
       if (declarations.length > 0)
-        rules.push({ selector: selectors[part], below: breakpoints[index]!.below, declarations })
+        rules.push({ selector: selectorOf(selector, part), below: breakpoints[index]!.below, declarations })
     }
     before = now
+    setting = here
   }
-  if (isBoxed(block))
-    rules.push({ selector: selectors.image, below: null, declarations: [['height', '100%']] })
-  const hover = block.style.hover
   if (hover)
-    rules.push(
-      ...hoverRules(block, hover, selectors.own, settingAt(block, surround, breakpoints, 0, viewportUnit)),
-    )
+    rules.push(hoverRule(block, hover, selector, settingAt(block, surround, breakpoints, 0, viewportUnit)))
   return rules
 }
 
-function scrimOf(block: Block, breakpoints: readonly Breakpoint[], index: number): Declared {
-  if (block.kind !== 'picture' || !isBoxed(block)) return new Map()
-  const scrim = valueAt(block.style, 'scrim', breakpoints, index)
-  if (!scrim) return new Map()
-  const tint = (strength: number) => colour({ ...scrim.colour, alpha: strength * (scrim.colour.alpha ?? 1) })
-  const background =
-    scrim.from === scrim.to
-      ? tint(scrim.from)
-      : `linear-gradient(${scrim.angle}deg, ${tint(scrim.from)}, ${tint(scrim.to)})`
-  return new Map([
-    ['content', '""'],
-    ['position', 'absolute'],
-    ['inset', '0'],
-    ['background', background],
-  ])
+function selectorOf(selector: string, part: (typeof PARTS)[number]): string {
+  if (part === 'own') return selector
+  if (part === 'image') return `${selector} > img`
+  return part === 'children' ? `:where(${selector}) > *` : `${selector}::after`
 }
 
-function hoverRules(block: Block, hover: StyleValues, selector: string, setting: Setting): Rule[] {
-  const declarations = (Object.keys(hover) as PropertyName[]).flatMap((name) =>
-    propertyOf(name).css(hover[name], setting),
-  )
-  const transition: Declaration = [
-    'transition',
-    [...new Set(declarations.map(([name]) => name))].map((name) => `${name} 0.15s`).join(', '),
-  ]
-  const rules: Rule[] = [{ selector, below: null, declarations: [transition] }]
-  const target =
-    block.kind === 'group'
-      ? `${selector}:is(:hover, :focus-within)`
-      : `${selector}:is(:hover, :focus-visible)`
-  return [...rules, { selector: target, below: null, declarations }]
+const onHover = (hover: StyleValues, setting: Setting) =>
+  (Object.keys(hover) as PropertyName[]).flatMap((name) => propertyOf(name).css(hover[name], setting))
+
+function transitionOf(hover: StyleValues, setting: Setting): Declaration {
+  const names = [...new Set(onHover(hover, setting).map(([name]) => name))]
+  return ['transition', names.map((name) => `${name} 0.15s`).join(', ')]
+}
+
+function hoverRule(block: Block, hover: StyleValues, selector: string, setting: Setting): Rule {
+  const state = block.kind === 'group' ? ':is(:hover, :focus-within)' : ':is(:hover, :focus-visible)'
+  return { selector: selector + state, below: null, declarations: onHover(hover, setting) }
 }

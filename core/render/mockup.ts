@@ -23,14 +23,25 @@ export function mockupBody(site: Site, page: Page, parts: MockupParts, windowHei
   const sections = render(site, page)
   const byId = new Map(page.sections.map((section) => [section.id, section]))
   const shown = sections.map((one) => ({ section: byId.get(one.id)!, element: one.element }))
-  const tokens = { selector: ':root', below: null, declarations: [['--vh', `${windowHeight / 100}px`] as const, ...tokenDeclarations(site)] }
+  const tokens = {
+    selector: ':root',
+    below: null,
+    declarations: [['--vh', `${windowHeight / 100}px`] as const, ...tokenDeclarations(site)],
+  }
   const css =
     parts.fonts.map(({ file, url }) => fontFaceCss(file, url)).join('') +
-    printRules([tokens, ...sharedRules(site, 'everything'), ...sections.flatMap((one) => one.rules)], 'minified')
+    printRules(
+      [tokens, ...sharedRules(site, 'everything'), ...sections.flatMap((one) => one.rules)],
+      'minified',
+    )
   // The comment and section marks let the styles be read alike as HTML and as XML.
   const body = element('body', { xmlns: 'http://www.w3.org/1999/xhtml' }, [
     element('style', {}, [{ type: 'text', value: `/*<![CDATA[*/${css}/*]]>*/` }]),
     ...landmarks(shown, (children) => element('main', {}, children)),
   ])
-  return toHtml(body, { closeSelfClosing: true, closeEmptyElements: true, characterReferences: { useNamedReferences: false } })
+  return toHtml(body, {
+    closeSelfClosing: true,
+    closeEmptyElements: true,
+    characterReferences: { useNamedReferences: false },
+  })
 }

@@ -1,8 +1,20 @@
 import type { Block, Section, Site } from '#core/site/schema'
 import { isContainer } from '#core/site/tree'
 
+const slugs = new Map<string, string>()
+
 /** A name in words as a class name: lower case letters and figures joined by hyphens. */
 export function slug(name: string): string {
+  const known = slugs.get(name)
+  if (known !== undefined) return known
+  // Names repeat from one render to the next; the memory is emptied before it can grow without end.
+  if (slugs.size > 5000) slugs.clear()
+  const made = makeSlug(name)
+  slugs.set(name, made)
+  return made
+}
+
+function makeSlug(name: string): string {
   const plain = name
     .normalize('NFKD')
     .replace(/[\u0300-\u036f]/g, '')

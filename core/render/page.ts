@@ -32,14 +32,22 @@ type Shared = Pick<Site, 'breakpoints' | 'pictures' | 'guide'>
 export function createRenderer(options: RenderOptions) {
   let memory = new WeakMap<Block, Entry>()
   let shared: Shared | undefined
-  let classes: { names: string; map: Map<string, string> } | undefined
+  let classes: { sections: Section[]; map: Map<string, string> } | undefined
   let pictures = new Map<string, Site['pictures'][number]>()
 
+  /** Class names of the sections; worked out again only when sections come, go, move or change their names. */
   function classesOf(site: Site): Map<string, string> {
-    let names = ''
-    for (const page of site.pages)
-      for (const one of page.sections) names += `${one.id}:${one.name ?? one.job};`
-    if (classes?.names !== names) classes = { names, map: sectionClasses(site) }
+    let at = 0
+    let same = classes !== undefined
+    for (const page of site.pages) {
+      for (const section of page.sections) {
+        const before = classes?.sections[at++]
+        if (before === section) continue
+        same &&= before?.id === section.id && before.name === section.name && before.job === section.job
+      }
+    }
+    if (classes && same && classes.sections.length === at) return classes.map
+    classes = { sections: site.pages.flatMap((page) => page.sections), map: sectionClasses(site) }
     return classes.map
   }
 

@@ -36,7 +36,6 @@ export const wordsSchema = z.record(
   z.string().regex(/^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/),
   z.array(spanSchema).max(500),
 )
-export type Words = Record<string, Span[]>
 
 /** The bare text of spans; a line break counts as a space. */
 export function plainText(spans: readonly Span[]): string {

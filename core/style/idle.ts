@@ -23,37 +23,100 @@ export function idleSettings(site: Site, place: Place, index: number): Idle[] {
   const position = valueAt(block.style, 'position', breakpoints, index) ?? 'flow'
   const found: Idle[] = []
   const style = (id: string, values: object): Edit => ({ kind: 'style', block: id, scope: 'base', values })
-  const say = (property: PropertyName, why: string, label: string, edit: Edit) => found.push({ property, why, repair: { label, edit } })
+  const say = (property: PropertyName, why: string, label: string, edit: Edit) =>
+    found.push({ property, why, repair: { label, edit } })
 
   if (parent && outer !== 'grid' && has('span')) {
-    say('span', `Columns count in a grid; this block stands in ${aLayout(outer)}.`, 'Lay the group out as a grid', style(parent.id, { layout: 'grid' }))
+    say(
+      'span',
+      `Columns count in a grid; this block stands in ${aLayout(outer)}.`,
+      'Lay the group out as a grid',
+      style(parent.id, { layout: 'grid' }),
+    )
   }
   if (own !== 'grid' && block.kind !== 'section' && has('tracks')) {
-    say('tracks', `Own columns count in a grid; this is ${aLayout(own)}.`, 'Lay it out as a grid', style(block.id, { layout: 'grid' }))
+    say(
+      'tracks',
+      `Own columns count in a grid; this is ${aLayout(own)}.`,
+      'Lay it out as a grid',
+      style(block.id, { layout: 'grid' }),
+    )
   }
-  if (own !== 'row' && has('wrap')) say('wrap', `Only a row wraps; this is ${aLayout(own)}.`, 'Lay it out as a row', style(block.id, { layout: 'row' }))
-  if (own === 'overlay' && has('gap')) say('gap', 'Blocks of an overlay lie on each other, so there is no gap.', 'Lay it out as a column', style(block.id, { layout: 'column' }))
-  if (own === 'column' && has('gap')) say('gap', 'A column has gaps down, none across.', 'Lay it out as a row', style(block.id, { layout: 'row' }))
+  if (own !== 'row' && has('wrap'))
+    say(
+      'wrap',
+      `Only a row wraps; this is ${aLayout(own)}.`,
+      'Lay it out as a row',
+      style(block.id, { layout: 'row' }),
+    )
+  if (own === 'overlay' && has('gap'))
+    say(
+      'gap',
+      'Blocks of an overlay lie on each other, so there is no gap.',
+      'Lay it out as a column',
+      style(block.id, { layout: 'column' }),
+    )
+  if (own === 'column' && has('gap'))
+    say(
+      'gap',
+      'A column has gaps down, none across.',
+      'Lay it out as a row',
+      style(block.id, { layout: 'row' }),
+    )
   if (parent && outer === 'column' && has('selfAlign')) {
-    say('selfAlign', 'In a column, height comes from what a block holds, so there is nothing to stand in.', 'Take it away', style(block.id, { selfAlign: null }))
+    say(
+      'selfAlign',
+      'In a column, height comes from what a block holds, so there is nothing to stand in.',
+      'Take it away',
+      style(block.id, { selfAlign: null }),
+    )
   }
   if (parent && outer === 'row' && has('selfJustify')) {
-    say('selfJustify', 'In a row, the row itself shares out the width.', 'Take it away', style(block.id, { selfJustify: null }))
+    say(
+      'selfJustify',
+      'In a row, the row itself shares out the width.',
+      'Take it away',
+      style(block.id, { selfJustify: null }),
+    )
   }
   if (parent && (outer === 'grid' || outer === 'overlay') && has('grow')) {
-    say('grow', `Only blocks of a row or column take the rest; this one stands in ${aLayout(outer)}.`, 'Lay the group out as a row', style(parent.id, { layout: 'row' }))
+    say(
+      'grow',
+      `Only blocks of a row or column take the rest; this one stands in ${aLayout(outer)}.`,
+      'Lay the group out as a row',
+      style(parent.id, { layout: 'row' }),
+    )
   }
   for (const side of ['top', 'right', 'bottom', 'left'] as const) {
     if (position === 'flow' && has(side)) {
-      say(side, 'Distances from an edge count for held and sticky blocks; this one is in the flow.', 'Hold it to the edges', style(block.id, { position: 'held' }))
+      say(
+        side,
+        'Distances from an edge count for held and sticky blocks; this one is in the flow.',
+        'Hold it to the edges',
+        style(block.id, { position: 'held' }),
+      )
       break
     }
   }
-  if (position === 'sticky' && outer === 'grid' && (valueAt(block.style, 'selfAlign', breakpoints, index) ?? 'stretch') === 'stretch') {
-    say('position', 'It is as tall as its row, so it has no room to stick in.', 'Stand at the start of the row', style(block.id, { selfAlign: 'start' }))
+  if (
+    position === 'sticky' &&
+    outer === 'grid' &&
+    (valueAt(block.style, 'selfAlign', breakpoints, index) ?? 'stretch') === 'stretch'
+  ) {
+    say(
+      'position',
+      'It is as tall as its row, so it has no room to stick in.',
+      'Stand at the start of the row',
+      style(block.id, { selfAlign: 'start' }),
+    )
   }
   if (block.style.base?.edgeColour !== undefined && block.kind !== 'divider' && !has('edgeWidth')) {
-    say('edgeColour', 'The edge has no width, so its colour is not seen.', 'Make it 1 px', style(block.id, { edgeWidth: 1 }))
+    say(
+      'edgeColour',
+      'The edge has no width, so its colour is not seen.',
+      'Make it 1 px',
+      style(block.id, { edgeWidth: 1 }),
+    )
   }
   return found
 }

@@ -5,7 +5,10 @@ export const FLUID_WIDTHS = { from: 375, to: 1360 }
 
 const NUMBER = String.raw`-?\d+(?:[.,]\d+)?`
 const SIMPLE = new RegExp(`^(${NUMBER})\\s*(${LENGTH_UNITS.join('|')}|col|cols)?$`, 'i')
-const FLUID = new RegExp(`^(${NUMBER})(?:\\s*px)?(?:\\s+at\\s+(\\d+))?\\s*(?:to|–|-|…)\\s*(${NUMBER})(?:\\s*px)?(?:\\s+at\\s+(\\d+))?(?:\\s*px)?$`, 'i')
+const FLUID = new RegExp(
+  `^(${NUMBER})(?:\\s*px)?(?:\\s+at\\s+(\\d+))?\\s*(?:to|–|-|…)\\s*(${NUMBER})(?:\\s*px)?(?:\\s+at\\s+(\\d+))?(?:\\s*px)?$`,
+  'i',
+)
 
 const figure = (text: string) => Number(text.replace(',', '.'))
 
@@ -14,12 +17,19 @@ const figure = (text: string) => Number(text.replace(',', '.'))
  * `38 to 76` (at 375 and 1360 px) or `38 at 400 to 76 at 1200`. A bare figure has the unit given.
  * @returns the length, or `undefined` if the text is none
  */
-export function parseLength(text: string, tokens: readonly string[], bareUnit: (typeof LENGTH_UNITS)[number] = 'px'): Length | undefined {
+export function parseLength(
+  text: string,
+  tokens: readonly string[],
+  bareUnit: (typeof LENGTH_UNITS)[number] = 'px',
+): Length | undefined {
   const trimmed = text.trim()
   if (tokens.includes(trimmed)) return { token: trimmed }
   const simple = SIMPLE.exec(trimmed)
   if (simple) {
-    const unit = (simple[2]?.toLowerCase() ?? bareUnit).replace(/^cols?$/, 'columns') as (typeof LENGTH_UNITS)[number]
+    const unit = (simple[2]?.toLowerCase() ?? bareUnit).replace(
+      /^cols?$/,
+      'columns',
+    ) as (typeof LENGTH_UNITS)[number]
     return { value: figure(simple[1]!), unit }
   }
   const fluid = FLUID.exec(trimmed)

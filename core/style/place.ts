@@ -79,7 +79,12 @@ export const place = {
         return [['align-items', value === 'space-between' ? 'stretch' : flexEdge(value)]]
       if (value === 'space-between') return [['align-content', value]]
       // In a grid that is taller than its rows, the rows themselves are meant as well.
-      return value === 'stretch' || value === 'baseline' ? [['align-items', value]] : [['align-items', value], ['align-content', value]]
+      return value === 'stretch' || value === 'baseline'
+        ? [['align-items', value]]
+        : [
+            ['align-items', value],
+            ['align-content', value],
+          ]
     },
   }),
   wrap: property({

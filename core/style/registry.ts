@@ -33,14 +33,18 @@ export function hasColumn(column: TrayColumn, kind: BlockKind): boolean {
 }
 
 const shape = Object.fromEntries(propertyNames.map((name) => [name, properties[name].schema.optional()]))
-export const styleValuesSchema = z.strictObject(shape) as z.ZodType<StyleValues>
+export const styleValuesSchema = z
+  .strictObject(shape)
+  .meta({ id: 'StyleValues' }) as unknown as z.ZodType<StyleValues>
 
 /** A block's style: the base, exceptions by breakpoint id, and what differs on hover. */
-export const styleSchema = z.strictObject({
-  base: styleValuesSchema.optional(),
-  below: z.record(z.string(), styleValuesSchema).optional(),
-  hover: styleValuesSchema.optional(),
-})
+export const styleSchema = z
+  .strictObject({
+    base: styleValuesSchema.optional(),
+    below: z.record(z.string(), styleValuesSchema).optional(),
+    hover: styleValuesSchema.optional(),
+  })
+  .meta({ id: 'Style' })
 
 export type Style = z.infer<typeof styleSchema>
 

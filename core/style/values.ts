@@ -19,19 +19,23 @@ export const fluidSchema = z
     'A fluid size needs two different widths, the narrow one first.',
   )
 
-export const lengthSchema = z.union([
-  z.strictObject({ value: px, unit: z.enum(LENGTH_UNITS) }),
-  z.strictObject({ token: nameSchema }),
-  z.strictObject({ fluid: fluidSchema }),
-])
+export const lengthSchema = z
+  .union([
+    z.strictObject({ value: px, unit: z.enum(LENGTH_UNITS) }),
+    z.strictObject({ token: nameSchema }),
+    z.strictObject({ fluid: fluidSchema }),
+  ])
+  .meta({ id: 'Length' })
 
-export const colourSchema = z.union([
-  z.strictObject({ role: nameSchema, alpha: z.number().min(0).max(1).optional() }),
-  z.strictObject({
-    hex: z.string().regex(/^#[0-9a-fA-F]{6}$/, 'A colour is written #RRGGBB.'),
-    alpha: z.number().min(0).max(1).optional(),
-  }),
-])
+export const colourSchema = z
+  .union([
+    z.strictObject({ role: nameSchema, alpha: z.number().min(0).max(1).optional() }),
+    z.strictObject({
+      hex: z.string().regex(/^#[0-9a-fA-F]{6}$/, 'A colour is written #RRGGBB.'),
+      alpha: z.number().min(0).max(1).optional(),
+    }),
+  ])
+  .meta({ id: 'Colour' })
 
 export const shadowSchema = z.union([
   z.strictObject({ token: nameSchema }),

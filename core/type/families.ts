@@ -89,17 +89,20 @@ export function fontFaceCss(file: FontFile, url: string): string {
 `
 }
 
-/** True if any character of the text is in the subset. */
-export function needsSubset(subset: Subset, text: string): boolean {
-  if (subset === 'latin') return true
+/** Matches any character of the subset. */
+function subsetPattern(subset: Subset): RegExp {
   const ranges = SUBSETS[subset].split(',').map((part) =>
     part
       .slice(2)
       .split('-')
-      .map((hex) => Number.parseInt(hex, 16)),
+      .map((hex) => `\\u{${hex}}`),
   )
-  return [...text].some((character) => {
-    const code = character.codePointAt(0)!
-    return ranges.some(([low, high]) => code >= low! && code <= (high ?? low!))
-  })
+  return new RegExp(`[${ranges.map((range) => range.join('-')).join('')}]`, 'u')
+}
+
+const EXTENDED = subsetPattern('latin-ext')
+
+/** True if any character of the text is in the subset. Every page needs Latin. */
+export function needsSubset(subset: Subset, text: string): boolean {
+  return subset === 'latin' || EXTENDED.test(text)
 }

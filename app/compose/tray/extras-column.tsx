@@ -13,7 +13,11 @@ export function ExtrasColumn({ block }: { block: Block }) {
   return block.kind === 'nav' ? <NavColumn block={block} /> : null
 }
 
-export const EXTRAS: Partial<Record<Block['kind'], string>> = { icon: 'Icon', list: 'List', nav: 'Navigation' }
+export const EXTRAS: Partial<Record<Block['kind'], string>> = {
+  icon: 'Icon',
+  list: 'List',
+  nav: 'Navigation',
+}
 
 function IconColumn({ block }: { block: BlockOf<'icon'> }) {
   const store = useCompose()
@@ -31,9 +35,23 @@ function IconColumn({ block }: { block: BlockOf<'icon'> }) {
     <div>
       <ColumnHead title="Icon" note={block.icon.name} />
       <Row label="Size">
-        <NumberField className="flex-1" label="Size of the icon" unit="px" value={block.size} least={8} most={200} onChange={(size) => edit(store, { kind: 'field', block: block.id, field: 'size', value: size })} />
+        <NumberField
+          className="flex-1"
+          label="Size of the icon"
+          unit="px"
+          value={block.size}
+          least={8}
+          most={200}
+          onChange={(size) => edit(store, { kind: 'field', block: block.id, field: 'size', value: size })}
+        />
       </Row>
-      <input aria-label="Find an icon" placeholder="Find: moon, ticket, coat …" className="my-1 h-[26px] w-full rounded-2 border border-line-strong bg-field px-2" value={query} onChange={(event) => setQuery(event.target.value)} />
+      <input
+        aria-label="Find an icon"
+        placeholder="Find: moon, ticket, coat …"
+        className="my-1 h-[26px] w-full rounded-2 border border-line-strong bg-field px-2"
+        value={query}
+        onChange={(event) => setQuery(event.target.value)}
+      />
       <div className="grid max-h-24 grid-cols-9 gap-0.5 overflow-y-auto">
         {icons.map((icon) => (
           <button
@@ -43,9 +61,21 @@ function IconColumn({ block }: { block: BlockOf<'icon'> }) {
             title={icon.name}
             aria-pressed={icon.name === block.icon.name}
             className="flex h-6 items-center justify-center rounded-2 hover:bg-line aria-pressed:bg-ink aria-pressed:text-on-ink"
-            onClick={() => edit(store, { kind: 'field', block: block.id, field: 'icon', value: icon as never })}
+            onClick={() =>
+              edit(store, { kind: 'field', block: block.id, field: 'icon', value: icon as never })
+            }
           >
-            <svg aria-hidden width="16" height="16" viewBox="0 0 24 24" fill="none" stroke="currentColor" strokeWidth="1.5" strokeLinecap="round" strokeLinejoin="round">
+            <svg
+              aria-hidden
+              width="16"
+              height="16"
+              viewBox="0 0 24 24"
+              fill="none"
+              stroke="currentColor"
+              strokeWidth="1.5"
+              strokeLinecap="round"
+              strokeLinejoin="round"
+            >
               {icon.nodes.map(([Tag, shape], i) => (
                 <Tag key={i} {...shape} />
               ))}
@@ -94,10 +124,25 @@ function NavColumn({ block }: { block: BlockOf<'nav'> }) {
           placeholder="Main"
           className="h-[26px] min-w-0 flex-1 rounded-2 border border-line-strong bg-field px-2"
           value={label}
-          onChange={(event) => edit(store, { kind: 'field', block: block.id, field: 'label', value: { ...block.label, [language]: event.target.value } }, `label-${block.id}`)}
+          onChange={(event) =>
+            edit(
+              store,
+              {
+                kind: 'field',
+                block: block.id,
+                field: 'label',
+                value: { ...block.label, [language]: event.target.value },
+              },
+              `label-${block.id}`,
+            )
+          }
         />
       </Row>
-      <Finding well={label !== ''}>{label === '' ? 'Give it a name, for those who hear the page.' : 'The name is read aloud before the links.'}</Finding>
+      <Finding well={label !== ''}>
+        {label === ''
+          ? 'Give it a name, for those who hear the page.'
+          : 'The name is read aloud before the links.'}
+      </Finding>
     </div>
   )
 }

@@ -11,7 +11,10 @@ import type { ComposeState } from '../store'
 /** Index of the breakpoint that a scope is about; 0 for all widths and for hover. */
 export function rangeOf(breakpoints: readonly Breakpoint[], scope: Scope): number {
   if (typeof scope !== 'object') return 0
-  return Math.max(0, breakpoints.findIndex((one) => one.id === scope.below))
+  return Math.max(
+    0,
+    breakpoints.findIndex((one) => one.id === scope.below),
+  )
 }
 
 /** "8 col" for a block that takes fewer columns than there are, else nothing. */
@@ -26,7 +29,10 @@ export function viewportOf({ session }: ComposeState, range: number): number {
   const { breakpoints, views } = session.site
   const upper = breakpoints[range]!.below ?? Infinity
   const lower = breakpoints[range + 1]?.below ?? 0
-  return views.filter((width) => width >= lower && width < upper).sort((a, b) => b - a)[0] ?? (upper === Infinity ? lower + 256 : upper - 1)
+  return (
+    views.filter((width) => width >= lower && width < upper).sort((a, b) => b - a)[0] ??
+    (upper === Infinity ? lower + 256 : upper - 1)
+  )
 }
 
 /** What the columns of a block come to, in words: "Fills 8 columns, 739 px. Below 640 it takes the full row." */
@@ -34,16 +40,36 @@ export function placeInWords(state: ComposeState, place: Place, range: number): 
   const { site } = state.session
   const { breakpoints } = site
   const parent = place.ancestors.at(-1)
-  if (!parent) return `${breakpoints[range]!.columns} columns in ${Math.round(Math.min(breakpoints[range]!.container, viewportOf(state, range) - 2 * breakpoints[range]!.margin))} px.`
+  if (!parent)
+    return `${breakpoints[range]!.columns} columns in ${Math.round(Math.min(breakpoints[range]!.container, viewportOf(state, range) - 2 * breakpoints[range]!.margin))} px.`
   const surround = surroundAt(site, place)
   const at = surround.ranges[range]!
   const viewport = viewportOf(state, range)
-  const px = Math.round(extentAt(extentOf(place.block, surround, breakpoints, range), breakpoints[range]!, viewport))
-  if (valueAt(place.block.style, 'position', breakpoints, range) === 'backdrop') return `Lies behind all of ${parent.name ?? parent.kind}.`
-  if (at.layout !== 'grid') return `Stands in ${at.layout === 'overlay' ? 'an overlay' : `a ${at.layout}`} of at most ${px} px.`
-  const spanAt = (index: number) => placementIn(surround.ranges[index]!.columns, valueAt(place.block.style, 'span', breakpoints, index), undefined).span
-  const fullFrom = breakpoints.findIndex((_, index) => index > range && surround.ranges[index]!.layout === 'grid' && spanAt(index) === surround.ranges[index]!.columns)
+  const px = Math.round(
+    extentAt(extentOf(place.block, surround, breakpoints, range), breakpoints[range]!, viewport),
+  )
+  if (valueAt(place.block.style, 'position', breakpoints, range) === 'backdrop')
+    return `Lies behind all of ${parent.name ?? parent.kind}.`
+  if (at.layout !== 'grid')
+    return `Stands in ${at.layout === 'overlay' ? 'an overlay' : `a ${at.layout}`} of at most ${px} px.`
+  const spanAt = (index: number) =>
+    placementIn(
+      surround.ranges[index]!.columns,
+      valueAt(place.block.style, 'span', breakpoints, index),
+      undefined,
+    ).span
+  const fullFrom = breakpoints.findIndex(
+    (_, index) =>
+      index > range &&
+      surround.ranges[index]!.layout === 'grid' &&
+      spanAt(index) === surround.ranges[index]!.columns,
+  )
   const span = spanAt(range)
-  const first = span === at.columns ? `Takes the full row, ${px} px at ${viewport}.` : `Fills ${span} of ${at.columns} columns, ${px} px at ${viewport}.`
-  return span === at.columns || fullFrom < 0 ? first : `${first} Below ${breakpoints[fullFrom]!.below} it takes the full row.`
+  const first =
+    span === at.columns
+      ? `Takes the full row, ${px} px at ${viewport}.`
+      : `Fills ${span} of ${at.columns} columns, ${px} px at ${viewport}.`
+  return span === at.columns || fullFrom < 0
+    ? first
+    : `${first} Below ${breakpoints[fullFrom]!.below} it takes the full row.`
 }

@@ -21,7 +21,15 @@ type LengthFieldProps = {
 const DEFAULT_UNITS = ['px', '%', 'rem', 'vh', 'columns'] as const
 
 /** A length: typed with its unit, as a token, or as two sizes at two widths; or chosen from the list that opens. */
-export function LengthField({ label, value, tokens, units = DEFAULT_UNITS, fluid = true, placeholder = 'Not set', onChange }: LengthFieldProps) {
+export function LengthField({
+  label,
+  value,
+  tokens,
+  units = DEFAULT_UNITS,
+  fluid = true,
+  placeholder = 'Not set',
+  onChange,
+}: LengthFieldProps) {
   const guide = useComposeState((state) => state.session.site.guide)
   const [draft, setDraft] = useState<string | null>(null)
   const names = tokens ? guide[tokens] : []
@@ -34,7 +42,11 @@ export function LengthField({ label, value, tokens, units = DEFAULT_UNITS, fluid
       return
     }
     const unit = value && 'unit' in value ? value.unit : 'px'
-    const parsed = parseLength(typed, names.map((one) => one.name), unit)
+    const parsed = parseLength(
+      typed,
+      names.map((one) => one.name),
+      unit,
+    )
     if (parsed && lengthText(parsed) !== (value && lengthText(value))) onChange(parsed)
   }
   return (
@@ -58,17 +70,31 @@ export function LengthField({ label, value, tokens, units = DEFAULT_UNITS, fluid
         }}
       />
       <Popover.Root>
-        <Popover.Trigger aria-label={`${label}: tokens and units`} className="flex h-full items-center px-1 text-muted hover:text-ink">
+        <Popover.Trigger
+          aria-label={`${label}: tokens and units`}
+          className="flex h-full items-center px-1 text-muted hover:text-ink"
+        >
           <ChevronDown size={12} strokeWidth={1.5} />
         </Popover.Trigger>
         <Popover.Portal>
-          <Popover.Content side="top" align="end" sideOffset={4} className="z-50 w-60 rounded-2 border border-line-strong bg-field p-2 shadow-float">
+          <Popover.Content
+            side="top"
+            align="end"
+            sideOffset={4}
+            className="z-50 w-60 rounded-2 border border-line-strong bg-field p-2 shadow-float"
+          >
             {names.length > 0 && (
               <div className="mb-2 grid grid-cols-2">
                 {names.map(({ name, size }) => (
-                  <Popover.Close key={name} className="flex justify-between rounded-2 px-2 py-1 hover:bg-ground" onClick={() => onChange({ token: name })}>
+                  <Popover.Close
+                    key={name}
+                    className="flex justify-between rounded-2 px-2 py-1 hover:bg-ground"
+                    onClick={() => onChange({ token: name })}
+                  >
                     <span>{name}</span>
-                    <span className="figure text-muted">{'value' in size ? size.value : lengthText(size)}</span>
+                    <span className="figure text-muted">
+                      {'value' in size ? size.value : lengthText(size)}
+                    </span>
                   </Popover.Close>
                 ))}
               </div>
@@ -83,7 +109,10 @@ export function LengthField({ label, value, tokens, units = DEFAULT_UNITS, fluid
                   {unit}
                 </Popover.Close>
               ))}
-              <Popover.Close className="rounded-2 border border-line-strong px-2 py-1 text-label hover:border-ink" onClick={() => onChange(null)}>
+              <Popover.Close
+                className="rounded-2 border border-line-strong px-2 py-1 text-label hover:border-ink"
+                onClick={() => onChange(null)}
+              >
                 Not set
               </Popover.Close>
             </div>
@@ -105,8 +134,20 @@ function FluidEditor({ value, onChange }: { value: Length | undefined; onChange:
       <legend className="float-left mb-1 text-label text-ink-2">Grows with the width</legend>
       {(['from', 'to'] as const).map((end) => (
         <div key={end} className="mb-1 flex w-full gap-1">
-          <NumberField className="flex-1" label={`${end === 'from' ? 'Narrow' : 'Wide'} size`} unit="px" value={now[end].px} onChange={(px) => change({ ...now, [end]: { ...now[end], px } })} />
-          <NumberField className="flex-1" label={`${end === 'from' ? 'Narrow' : 'Wide'} width`} unit="at" value={now[end].at} onChange={(at) => change({ ...now, [end]: { ...now[end], at } })} />
+          <NumberField
+            className="flex-1"
+            label={`${end === 'from' ? 'Narrow' : 'Wide'} size`}
+            unit="px"
+            value={now[end].px}
+            onChange={(px) => change({ ...now, [end]: { ...now[end], px } })}
+          />
+          <NumberField
+            className="flex-1"
+            label={`${end === 'from' ? 'Narrow' : 'Wide'} width`}
+            unit="at"
+            value={now[end].at}
+            onChange={(at) => change({ ...now, [end]: { ...now[end], at } })}
+          />
         </div>
       ))}
       <p className="text-label text-ink-2">{Number(growthPer100(now).toFixed(2))} px per 100 px of width.</p>

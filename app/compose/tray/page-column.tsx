@@ -31,7 +31,8 @@ export function PageColumn({ page }: { page: Page }) {
   const { siteId } = store.getState()
   const site = useComposeState((state) => state.session.site)
   const { language } = site
-  const set = (values: Partial<Pick<Page, 'name' | 'address' | 'title' | 'description'>>) => edit(store, { kind: 'page-field', page: page.id, values })
+  const set = (values: Partial<Pick<Page, 'name' | 'address' | 'title' | 'description'>>) =>
+    edit(store, { kind: 'page-field', page: page.id, values })
   const title = page.title[language] ?? ''
   const description = page.description[language] ?? ''
   const open = (id: string) => void navigate(`/sites/${siteId}/pages/${id}/compose`)
@@ -49,15 +50,38 @@ export function PageColumn({ page }: { page: Page }) {
   }
   return (
     <div className="grid max-w-4xl grid-cols-2 gap-x-6 gap-y-1.5">
-      <Text label="Name of the page" value={page.name} note="Shown here and in links" onTake={(name) => name.trim() !== '' && set({ name: name.trim() })} />
+      <Text
+        label="Name of the page"
+        value={page.name}
+        note="Shown here and in links"
+        onTake={(name) => name.trim() !== '' && set({ name: name.trim() })}
+      />
       <Text
         label="Address"
         value={page.address}
         note={page.address === '' ? 'The first page of the site: index.html' : `${page.address}.html`}
         onTake={(value) => set({ address: addressSchema.safeParse(value).success ? value : slug(value) })}
       />
-      <Text label="Title" value={title} note={title === '' ? `Without one, “${page.name} · ${site.name}” is used` : `${title.length} characters; search results show about 60`} onTake={(value) => set({ title: { ...page.title, [language]: value.slice(0, 200) } })} />
-      <Text label="Description" value={description} note={description === '' ? 'Search results show it under the title' : `${description.length} characters; search results show about 155`} onTake={(value) => set({ description: { ...page.description, [language]: value.slice(0, 500) } })} />
+      <Text
+        label="Title"
+        value={title}
+        note={
+          title === ''
+            ? `Without one, “${page.name} · ${site.name}” is used`
+            : `${title.length} characters; search results show about 60`
+        }
+        onTake={(value) => set({ title: { ...page.title, [language]: value.slice(0, 200) } })}
+      />
+      <Text
+        label="Description"
+        value={description}
+        note={
+          description === ''
+            ? 'Search results show it under the title'
+            : `${description.length} characters; search results show about 155`
+        }
+        onTake={(value) => set({ description: { ...page.description, [language]: value.slice(0, 500) } })}
+      />
       <div className="col-span-2 flex gap-2">
         <Button onClick={add}>Add a page</Button>
         {site.pages.length > 1 && (

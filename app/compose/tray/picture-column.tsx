@@ -45,7 +45,10 @@ export function PictureColumn({ block, style }: { block: BlockOf<'picture'>; sty
               label="Picture of this site"
               placeholder="Choose"
               value={block.picture ?? null}
-              options={site.pictures.map((one) => ({ value: one.id, label: one.name.replace(/\.[a-z]+$/i, '') }))}
+              options={site.pictures.map((one) => ({
+                value: one.id,
+                label: one.name.replace(/\.[a-z]+$/i, ''),
+              }))}
               onChange={(id) => edit(store, { kind: 'field', block: block.id, field: 'picture', value: id })}
             />
           )}
@@ -62,7 +65,13 @@ export function PictureColumn({ block, style }: { block: BlockOf<'picture'>; sty
             style.set({ aspect: value === 'own' ? null : { width: width!, height: height! } })
           }}
         />
-        <Choice className="flex-1" label="Fit" value={style.get('fit') ?? 'cover'} options={FITS} onChange={(fit) => style.set({ fit })} />
+        <Choice
+          className="flex-1"
+          label="Fit"
+          value={style.get('fit') ?? 'cover'}
+          options={FITS}
+          onChange={(fit) => style.set({ fit })}
+        />
       </Row>
       <Scrim style={style} />
       <textarea
@@ -71,7 +80,18 @@ export function PictureColumn({ block, style }: { block: BlockOf<'picture'>; sty
         className="mt-1 w-full resize-none rounded-2 border border-line-strong bg-field px-2 py-1 text-label"
         placeholder="Alternative text; leave empty for decoration"
         value={alt ?? ''}
-        onChange={(event) => edit(store, { kind: 'field', block: block.id, field: 'alt', value: { ...block.alt, [site.language]: event.target.value } }, `alt-${block.id}`)}
+        onChange={(event) =>
+          edit(
+            store,
+            {
+              kind: 'field',
+              block: block.id,
+              field: 'alt',
+              value: { ...block.alt, [site.language]: event.target.value },
+            },
+            `alt-${block.id}`,
+          )
+        }
       />
       {!picture && <Finding well={false}>No picture is chosen: the frame stands in its place.</Finding>}
     </div>
@@ -112,11 +132,28 @@ function FocalPoint({ picture, style }: { picture: Picture; style: StyleAccess }
   const gesture = useRef('')
   const set = (event: PointerEvent<HTMLButtonElement>) => {
     const box = event.currentTarget.getBoundingClientRect()
-    const percent = (at: number, from: number, size: number) => Math.round(Math.min(100, Math.max(0, ((at - from) / size) * 100)))
-    style.set({ focal: { x: percent(event.clientX, box.left, box.width), y: percent(event.clientY, box.top, box.height) } }, gesture.current)
+    const percent = (at: number, from: number, size: number) =>
+      Math.round(Math.min(100, Math.max(0, ((at - from) / size) * 100)))
+    style.set(
+      {
+        focal: {
+          x: percent(event.clientX, box.left, box.width),
+          y: percent(event.clientY, box.top, box.height),
+        },
+      },
+      gesture.current,
+    )
   }
-  const nudge = (dx: number, dy: number) => style.set({ focal: { x: Math.min(100, Math.max(0, focal.x + dx)), y: Math.min(100, Math.max(0, focal.y + dy)) } })
-  const arrows: Record<string, [number, number]> = { ArrowLeft: [-5, 0], ArrowRight: [5, 0], ArrowUp: [0, -5], ArrowDown: [0, 5] }
+  const nudge = (dx: number, dy: number) =>
+    style.set({
+      focal: { x: Math.min(100, Math.max(0, focal.x + dx)), y: Math.min(100, Math.max(0, focal.y + dy)) },
+    })
+  const arrows: Record<string, [number, number]> = {
+    ArrowLeft: [-5, 0],
+    ArrowRight: [5, 0],
+    ArrowUp: [0, -5],
+    ArrowDown: [0, 5],
+  }
   return (
     <button
       type="button"
@@ -138,8 +175,16 @@ function FocalPoint({ picture, style }: { picture: Picture; style: StyleAccess }
         nudge(...by)
       }}
     >
-      <img alt="" src={`/pictures/${picture.hash}?w=320`} className="h-full w-full object-fill" draggable={false} />
-      <span className="absolute h-3 w-3 -translate-x-1/2 -translate-y-1/2 rounded-full border-2 border-yarrow bg-ink/50" style={{ left: `${focal.x}%`, top: `${focal.y}%` }} />
+      <img
+        alt=""
+        src={`/pictures/${picture.hash}?w=320`}
+        className="h-full w-full object-fill"
+        draggable={false}
+      />
+      <span
+        className="absolute h-3 w-3 -translate-x-1/2 -translate-y-1/2 rounded-full border-2 border-yarrow bg-ink/50"
+        style={{ left: `${focal.x}%`, top: `${focal.y}%` }}
+      />
     </button>
   )
 }
@@ -150,18 +195,41 @@ function Scrim({ style }: { style: StyleAccess }) {
   const scrim = style.get('scrim')
   const now = scrim ?? SCRIM
   const percent = (name: 'from' | 'to', label: string) => (
-    <NumberField className="flex-1" label={label} unit="%" value={scrim ? Math.round(scrim[name] * 100) : null} placeholder="0" least={0} most={100} step={5} onChange={(value) => style.set({ scrim: { ...now, [name]: value / 100 } })} />
+    <NumberField
+      className="flex-1"
+      label={label}
+      unit="%"
+      value={scrim ? Math.round(scrim[name] * 100) : null}
+      placeholder="0"
+      least={0}
+      most={100}
+      step={5}
+      onChange={(value) => style.set({ scrim: { ...now, [name]: value / 100 } })}
+    />
   )
   return (
     <>
       <Row label="Scrim" style={style} names={['scrim']}>
-        <ColourField label="Scrim" value={scrim?.colour} onChange={(colour, gesture) => style.set({ scrim: colour && { ...now, colour } }, gesture)} />
+        <ColourField
+          label="Scrim"
+          value={scrim?.colour}
+          onChange={(colour, gesture) => style.set({ scrim: colour && { ...now, colour } }, gesture)}
+        />
       </Row>
       {scrim && (
         <Row label="From, to">
           {percent('from', 'Scrim strength at its start')}
           {percent('to', 'Scrim strength at its end')}
-          <NumberField className="flex-1" label="Angle of the scrim" unit="°" value={scrim.angle} least={0} most={360} step={15} onChange={(angle) => style.set({ scrim: { ...now, angle } })} />
+          <NumberField
+            className="flex-1"
+            label="Angle of the scrim"
+            unit="°"
+            value={scrim.angle}
+            least={0}
+            most={360}
+            step={15}
+            onChange={(angle) => style.set({ scrim: { ...now, angle } })}
+          />
         </Row>
       )}
     </>

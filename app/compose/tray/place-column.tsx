@@ -13,11 +13,38 @@ import { ColumnHead, Finding, Row } from './row'
 import type { StyleAccess } from './use-style'
 
 const option = <V extends string>(value: V, label: string) => ({ value, label })
-const LAYOUTS = [option('column', 'Column'), option('row', 'Row'), option('grid', 'Grid'), option('overlay', 'Overlay')]
-const ALONG = [option('start', 'Start'), option('center', 'Centre'), option('end', 'End'), option('space-between', 'Apart')]
-const ACROSS = [option('start', 'Start'), option('center', 'Centre'), option('end', 'End'), option('stretch', 'Stretch'), option('baseline', 'Baseline'), option('space-between', 'Apart')]
-const EDGES = [option('start', 'Start'), option('center', 'Centre'), option('end', 'End'), option('stretch', 'Stretch')]
-const POSITIONS = [option('flow', 'In the flow'), option('backdrop', 'Behind all'), option('sticky', 'Sticky'), option('held', 'Held to edges')]
+const LAYOUTS = [
+  option('column', 'Column'),
+  option('row', 'Row'),
+  option('grid', 'Grid'),
+  option('overlay', 'Overlay'),
+]
+const ALONG = [
+  option('start', 'Start'),
+  option('center', 'Centre'),
+  option('end', 'End'),
+  option('space-between', 'Apart'),
+]
+const ACROSS = [
+  option('start', 'Start'),
+  option('center', 'Centre'),
+  option('end', 'End'),
+  option('stretch', 'Stretch'),
+  option('baseline', 'Baseline'),
+  option('space-between', 'Apart'),
+]
+const EDGES = [
+  option('start', 'Start'),
+  option('center', 'Centre'),
+  option('end', 'End'),
+  option('stretch', 'Stretch'),
+]
+const POSITIONS = [
+  option('flow', 'In the flow'),
+  option('backdrop', 'Behind all'),
+  option('sticky', 'Sticky'),
+  option('held', 'Held to edges'),
+]
 
 /** Where the block stands, how large it is, and how it lays out what it holds. */
 export function PlaceColumn({ style }: { style: StyleAccess }) {
@@ -37,12 +64,38 @@ export function PlaceColumn({ style }: { style: StyleAccess }) {
       {isContainer(place.block) && <LayoutRows style={style} />}
       {!section && <PositionRows style={style} />}
       <Row label="Space" style={style} names={['spaceBefore', 'spaceAfter']}>
-        <LengthField label="Space before" placeholder="Before" tokens="spaces" value={style.get('spaceBefore')} onChange={(spaceBefore) => style.set({ spaceBefore })} />
-        <LengthField label="Space after" placeholder="After" tokens="spaces" value={style.get('spaceAfter')} onChange={(spaceAfter) => style.set({ spaceAfter })} />
+        <LengthField
+          label="Space before"
+          placeholder="Before"
+          tokens="spaces"
+          value={style.get('spaceBefore')}
+          onChange={(spaceBefore) => style.set({ spaceBefore })}
+        />
+        <LengthField
+          label="Space after"
+          placeholder="After"
+          tokens="spaces"
+          value={style.get('spaceAfter')}
+          onChange={(spaceAfter) => style.set({ spaceAfter })}
+        />
       </Row>
       <Row label="Padding" style={style} names={['paddingTop', 'paddingBottom', 'paddingSides']}>
-        <LengthField label="Padding top and bottom" placeholder="Ends" tokens="spaces" value={style.get('paddingTop')} onChange={(value) => style.set({ paddingTop: value, paddingBottom: value })} />
-        {style.has('paddingSides') && <LengthField label="Padding sides" placeholder="Sides" tokens="spaces" value={style.get('paddingSides')} onChange={(paddingSides) => style.set({ paddingSides })} />}
+        <LengthField
+          label="Padding top and bottom"
+          placeholder="Ends"
+          tokens="spaces"
+          value={style.get('paddingTop')}
+          onChange={(value) => style.set({ paddingTop: value, paddingBottom: value })}
+        />
+        {style.has('paddingSides') && (
+          <LengthField
+            label="Padding sides"
+            placeholder="Sides"
+            tokens="spaces"
+            value={style.get('paddingSides')}
+            onChange={(paddingSides) => style.set({ paddingSides })}
+          />
+        )}
       </Row>
       {section && <Height style={style} />}
       {!section && <Sizes style={style} />}
@@ -91,8 +144,29 @@ function ColumnPicker({ style }: { style: StyleAccess }) {
         </span>
       </Row>
       <Row label="Spans" style={style} names={['span', 'start']}>
-        <NumberField className="flex-1" label="Columns spanned" unit={`of ${columns}`} value={placement.span} least={1} most={columns} whole onClear={() => style.set({ span: null })} onChange={(span) => style.set({ span })} />
-        <NumberField className="flex-1" label="From column" prefix="from" placeholder="auto" value={start ?? null} least={1} most={columns} whole onClear={() => style.set({ start: null })} onChange={(value) => style.set({ start: value })} />
+        <NumberField
+          className="flex-1"
+          label="Columns spanned"
+          unit={`of ${columns}`}
+          value={placement.span}
+          least={1}
+          most={columns}
+          whole
+          onClear={() => style.set({ span: null })}
+          onChange={(span) => style.set({ span })}
+        />
+        <NumberField
+          className="flex-1"
+          label="From column"
+          prefix="from"
+          placeholder="auto"
+          value={start ?? null}
+          least={1}
+          most={columns}
+          whole
+          onClear={() => style.set({ start: null })}
+          onChange={(value) => style.set({ start: value })}
+        />
       </Row>
     </>
   )
@@ -100,29 +174,81 @@ function ColumnPicker({ style }: { style: StyleAccess }) {
 
 function LayoutRows({ style }: { style: StyleAccess }) {
   const section = style.place.block.kind === 'section'
-  const layout = section ? 'grid' : (style.get('layout') ?? (style.place.block.kind === 'nav' ? 'row' : 'column'))
+  const layout = section
+    ? 'grid'
+    : (style.get('layout') ?? (style.place.block.kind === 'nav' ? 'row' : 'column'))
   return (
     <>
       {!section && (
         <Row label="Layout" style={style} names={['layout', 'tracks']}>
-          <Choice className="flex-1" label="Layout" value={layout} options={LAYOUTS} onChange={(value) => style.set({ layout: value })} />
+          <Choice
+            className="flex-1"
+            label="Layout"
+            value={layout}
+            options={LAYOUTS}
+            onChange={(value) => style.set({ layout: value })}
+          />
           {layout === 'grid' && (
-            <NumberField className="flex-1" label="Own columns" unit="cols" placeholder="page’s" value={style.get('tracks') ?? null} least={1} most={12} whole onClear={() => style.set({ tracks: null })} onChange={(tracks) => style.set({ tracks })} />
+            <NumberField
+              className="flex-1"
+              label="Own columns"
+              unit="cols"
+              placeholder="page’s"
+              value={style.get('tracks') ?? null}
+              least={1}
+              most={12}
+              whole
+              onClear={() => style.set({ tracks: null })}
+              onChange={(tracks) => style.set({ tracks })}
+            />
           )}
           {layout === 'row' && (
-            <button type="button" aria-pressed={style.get('wrap') ?? false} className="h-[26px] flex-1 rounded-2 border border-line-strong bg-field aria-pressed:bg-ink aria-pressed:text-on-ink" onClick={() => style.set({ wrap: !(style.get('wrap') ?? false) })}>
+            <button
+              type="button"
+              aria-pressed={style.get('wrap') ?? false}
+              className="h-[26px] flex-1 rounded-2 border border-line-strong bg-field aria-pressed:bg-ink aria-pressed:text-on-ink"
+              onClick={() => style.set({ wrap: !(style.get('wrap') ?? false) })}
+            >
               Wraps
             </button>
           )}
         </Row>
       )}
       <Row label="Gaps" style={style} names={['gap', 'rowGap']}>
-        {layout !== 'column' && !section && <LengthField label="Gap across" placeholder="Across" tokens="spaces" value={style.get('gap')} onChange={(gap) => style.set({ gap })} />}
-        <LengthField label="Gap down" placeholder="Down" tokens="spaces" value={style.get('rowGap')} onChange={(rowGap) => style.set({ rowGap })} />
+        {layout !== 'column' && !section && (
+          <LengthField
+            label="Gap across"
+            placeholder="Across"
+            tokens="spaces"
+            value={style.get('gap')}
+            onChange={(gap) => style.set({ gap })}
+          />
+        )}
+        <LengthField
+          label="Gap down"
+          placeholder="Down"
+          tokens="spaces"
+          value={style.get('rowGap')}
+          onChange={(rowGap) => style.set({ rowGap })}
+        />
       </Row>
       <Row label="Align" style={style} names={['justify', 'align']}>
-        <Choice className="flex-1" label="Along" placeholder="Along" value={style.get('justify') ?? null} options={ALONG} onChange={(justify) => style.set({ justify })} />
-        <Choice className="flex-1" label="Across" placeholder="Across" value={style.get('align') ?? null} options={ACROSS} onChange={(align) => style.set({ align })} />
+        <Choice
+          className="flex-1"
+          label="Along"
+          placeholder="Along"
+          value={style.get('justify') ?? null}
+          options={ALONG}
+          onChange={(justify) => style.set({ justify })}
+        />
+        <Choice
+          className="flex-1"
+          label="Across"
+          placeholder="Across"
+          value={style.get('align') ?? null}
+          options={ACROSS}
+          onChange={(align) => style.set({ align })}
+        />
       </Row>
     </>
   )
@@ -131,13 +257,37 @@ function LayoutRows({ style }: { style: StyleAccess }) {
 function PositionRows({ style }: { style: StyleAccess }) {
   const position = style.get('position') ?? 'flow'
   const edge = (name: 'top' | 'right' | 'bottom' | 'left', label: string) => (
-    <LengthField label={`From ${name}`} placeholder={label} fluid={false} units={['px', '%', 'rem']} value={style.get(name)} onChange={(value: Length | null) => style.set({ [name]: value })} />
+    <LengthField
+      label={`From ${name}`}
+      placeholder={label}
+      fluid={false}
+      units={['px', '%', 'rem']}
+      value={style.get(name)}
+      onChange={(value: Length | null) => style.set({ [name]: value })}
+    />
   )
   return (
     <>
       <Row label="Stands" style={style} names={['position']}>
-        <Choice className="flex-1" label="Stands" value={position} options={POSITIONS} onChange={(value) => style.set({ position: value })} />
-        <NumberField className="w-[74px]" label="Order" prefix="order" placeholder="0" value={style.get('order') ?? null} whole least={-20} most={20} onClear={() => style.set({ order: null })} onChange={(order) => style.set({ order })} />
+        <Choice
+          className="flex-1"
+          label="Stands"
+          value={position}
+          options={POSITIONS}
+          onChange={(value) => style.set({ position: value })}
+        />
+        <NumberField
+          className="w-[74px]"
+          label="Order"
+          prefix="order"
+          placeholder="0"
+          value={style.get('order') ?? null}
+          whole
+          least={-20}
+          most={20}
+          onClear={() => style.set({ order: null })}
+          onChange={(order) => style.set({ order })}
+        />
       </Row>
       {position === 'sticky' && (
         <Row label="Edge" style={style} names={['top']}>
@@ -158,8 +308,22 @@ function PositionRows({ style }: { style: StyleAccess }) {
       )}
       {position !== 'backdrop' && (
         <Row label="In its place" style={style} names={['selfJustify', 'selfAlign']}>
-          <Choice className="flex-1" label="In its place, across" placeholder="Across" value={style.get('selfJustify') ?? null} options={EDGES} onChange={(selfJustify) => style.set({ selfJustify })} />
-          <Choice className="flex-1" label="In its place, down" placeholder="Down" value={style.get('selfAlign') ?? null} options={EDGES} onChange={(selfAlign) => style.set({ selfAlign })} />
+          <Choice
+            className="flex-1"
+            label="In its place, across"
+            placeholder="Across"
+            value={style.get('selfJustify') ?? null}
+            options={EDGES}
+            onChange={(selfJustify) => style.set({ selfJustify })}
+          />
+          <Choice
+            className="flex-1"
+            label="In its place, down"
+            placeholder="Down"
+            value={style.get('selfAlign') ?? null}
+            options={EDGES}
+            onChange={(selfAlign) => style.set({ selfAlign })}
+          />
         </Row>
       )}
     </>
@@ -169,7 +333,12 @@ function PositionRows({ style }: { style: StyleAccess }) {
 function Height({ style }: { style: StyleAccess }) {
   return (
     <Row label="Height" style={style} names={['minHeight']}>
-      <LengthField label="Height, least" placeholder="At least" value={style.get('minHeight')} onChange={(minHeight) => style.set({ minHeight })} />
+      <LengthField
+        label="Height, least"
+        placeholder="At least"
+        value={style.get('minHeight')}
+        onChange={(minHeight) => style.set({ minHeight })}
+      />
     </Row>
   )
 }
@@ -178,12 +347,33 @@ function Sizes({ style }: { style: StyleAccess }) {
   return (
     <>
       <Row label="Width" style={style} names={['width', 'maxWidth']}>
-        <LengthField label="Width" placeholder="Auto" value={style.get('width')} onChange={(width) => style.set({ width })} />
-        <LengthField label="At most" placeholder="At most" units={['px', '%', 'rem', 'ch', 'columns']} value={style.get('maxWidth')} onChange={(maxWidth) => style.set({ maxWidth })} />
+        <LengthField
+          label="Width"
+          placeholder="Auto"
+          value={style.get('width')}
+          onChange={(width) => style.set({ width })}
+        />
+        <LengthField
+          label="At most"
+          placeholder="At most"
+          units={['px', '%', 'rem', 'ch', 'columns']}
+          value={style.get('maxWidth')}
+          onChange={(maxWidth) => style.set({ maxWidth })}
+        />
       </Row>
       <Row label="Height" style={style} names={['height', 'minHeight']}>
-        <LengthField label="Height" placeholder="Auto" value={style.get('height')} onChange={(height) => style.set({ height })} />
-        <LengthField label="Height, least" placeholder="At least" value={style.get('minHeight')} onChange={(minHeight) => style.set({ minHeight })} />
+        <LengthField
+          label="Height"
+          placeholder="Auto"
+          value={style.get('height')}
+          onChange={(height) => style.set({ height })}
+        />
+        <LengthField
+          label="Height, least"
+          placeholder="At least"
+          value={style.get('minHeight')}
+          onChange={(minHeight) => style.set({ minHeight })}
+        />
       </Row>
     </>
   )

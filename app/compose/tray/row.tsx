@@ -7,7 +7,17 @@ import type { StyleAccess } from './use-style'
 import { valueInWords } from './value-in-words'
 
 /** A line of the tray: a label and what sets it. A yarrow notch marks a value that differs from the base. */
-export function Row({ label, names = [], style, children }: { label: string; names?: readonly PropertyName[]; style?: StyleAccess; children: ReactNode }) {
+export function Row({
+  label,
+  names = [],
+  style,
+  children,
+}: {
+  label: string
+  names?: readonly PropertyName[]
+  style?: StyleAccess
+  children: ReactNode
+}) {
   const exceptions = style ? names.filter((name) => style.isException(name)) : []
   return (
     <div className="grid grid-cols-[66px_1fr] items-center gap-1.5 py-[2px]">
@@ -25,20 +35,32 @@ export function Row({ label, names = [], style, children }: { label: string; nam
 function Notch({ names, style }: { names: readonly PropertyName[]; style: StyleAccess }) {
   return (
     <Popover.Root>
-      <Popover.Trigger aria-label="Differs from the base" title="Differs from the base" className="absolute -right-px -top-px h-3 w-3">
+      <Popover.Trigger
+        aria-label="Differs from the base"
+        title="Differs from the base"
+        className="absolute -right-px -top-px h-3 w-3"
+      >
         <svg aria-hidden viewBox="0 0 12 12">
           <path d="M2 0h10v10z" fill="#EDB700" />
         </svg>
       </Popover.Trigger>
       <Popover.Portal>
-        <Popover.Content side="top" align="end" sideOffset={4} className="z-50 w-56 rounded-2 border border-line-strong bg-field p-3 shadow-float">
+        <Popover.Content
+          side="top"
+          align="end"
+          sideOffset={4}
+          className="z-50 w-56 rounded-2 border border-line-strong bg-field p-3 shadow-float"
+        >
           {names.map((name) => (
             <p key={name} className="mb-2 text-label text-ink-2">
-              {properties[name].label} in the base: <span className="figure text-ink">{valueInWords(style.base(name))}</span>
+              {properties[name].label} in the base:{' '}
+              <span className="figure text-ink">{valueInWords(style.base(name))}</span>
             </p>
           ))}
           <Popover.Close asChild>
-            <Button onClick={() => style.set(Object.fromEntries(names.map((name) => [name, null])))}>Return to the base</Button>
+            <Button onClick={() => style.set(Object.fromEntries(names.map((name) => [name, null])))}>
+              Return to the base
+            </Button>
           </Popover.Close>
         </Popover.Content>
       </Popover.Portal>

@@ -44,7 +44,19 @@ export function ScopeColumn({ place }: { place: Place }) {
               <Group size={13} strokeWidth={1.5} />
             </IconButton>
           )}
-          <IconButton label={block.hidden ? 'Show' : 'Hide'} pressed={block.hidden ?? false} className="h-5 w-5" onClick={() => edit(store, { kind: 'field', block: block.id, field: 'hidden', value: block.hidden ? null : true })}>
+          <IconButton
+            label={block.hidden ? 'Show' : 'Hide'}
+            pressed={block.hidden ?? false}
+            className="h-5 w-5"
+            onClick={() =>
+              edit(store, {
+                kind: 'field',
+                block: block.id,
+                field: 'hidden',
+                value: block.hidden ? null : true,
+              })
+            }
+          >
             <EyeOff size={13} strokeWidth={1.5} />
           </IconButton>
           <IconButton label="Delete" className="h-5 w-5" onClick={() => deleteSelection(store)}>
@@ -57,7 +69,11 @@ export function ScopeColumn({ place }: { place: Place }) {
         {[...ancestors].reverse().map((one, i) => (
           <Fragment key={one.id}>
             {i > 0 && ', '}
-            <button type="button" className="underline decoration-line-strong hover:decoration-ink" onClick={() => select(store, one.id)}>
+            <button
+              type="button"
+              className="underline decoration-line-strong hover:decoration-ink"
+              onClick={() => select(store, one.id)}
+            >
               {blockName(one)}
             </button>
           </Fragment>
@@ -65,7 +81,11 @@ export function ScopeColumn({ place }: { place: Place }) {
       </nav>
       <div className="flex flex-col gap-1" role="group" aria-label="Widths to edit">
         {item('base', 'base', 'All widths', 'base')}
-        {breakpoints.map((one) => one.below !== null && item(one.id, { below: one.id }, `Below ${one.below}`, inWords(count(one.id))))}
+        {breakpoints.map(
+          (one) =>
+            one.below !== null &&
+            item(one.id, { below: one.id }, `Below ${one.below}`, inWords(count(one.id))),
+        )}
         {scope === 'hover' && item('hover', 'hover', 'Hover', `${hover} set`)}
       </div>
       <p className="mt-2 text-label text-ink-2">Press a view’s caption to edit its widths alone.</p>

@@ -20,11 +20,20 @@ export function StatesColumn({ style }: { style: StyleAccess }) {
   const count = Object.keys(block.style.hover ?? {}).length
   return (
     <div>
-      <ColumnHead title={leads ? 'States and links' : 'States'} note={count === 0 ? 'as at rest' : `${count} on hover`} />
+      <ColumnHead
+        title={leads ? 'States and links' : 'States'}
+        note={count === 0 ? 'as at rest' : `${count} on hover`}
+      />
       {leads && <LinkRows block={block} />}
       {block.kind === 'button' && (
         <Row label="Kind">
-          <Choice className="flex-1" label="Kind of button" value={block.look} options={buttons.map((one) => ({ value: one.name, label: one.name }))} onChange={(look) => edit(store, { kind: 'field', block: block.id, field: 'look', value: look })} />
+          <Choice
+            className="flex-1"
+            label="Kind of button"
+            value={block.look}
+            options={buttons.map((one) => ({ value: one.name, label: one.name }))}
+            onChange={(look) => edit(store, { kind: 'field', block: block.id, field: 'look', value: look })}
+          />
         </Row>
       )}
       <Row label="State">
@@ -59,10 +68,24 @@ export function StatesColumn({ style }: { style: StyleAccess }) {
       )}
       {style.has('lift') && (
         <Row label="Lift" style={style} names={['lift']}>
-          <NumberField className="flex-1" label="Lift" unit="px up" placeholder="0" value={style.get('lift') ?? null} least={-20} most={20} onClear={() => style.set({ lift: null })} onChange={(lift) => style.set({ lift })} />
+          <NumberField
+            className="flex-1"
+            label="Lift"
+            unit="px up"
+            placeholder="0"
+            value={style.get('lift') ?? null}
+            least={-20}
+            most={20}
+            onClear={() => style.set({ lift: null })}
+            onChange={(lift) => style.set({ lift })}
+          />
         </Row>
       )}
-      {hovering && <Finding well>Ink, fill, edge colour, shadow and opacity now set the hover state, and keyboard focus with it.</Finding>}
+      {hovering && (
+        <Finding well>
+          Ink, fill, edge colour, shadow and opacity now set the hover state, and keyboard focus with it.
+        </Finding>
+      )}
     </div>
   )
 }
@@ -80,13 +103,17 @@ function LinkRows({ block }: { block: BlockOf<'button' | 'link' | 'picture'> }) 
   const pages = useComposeState((state) => state.session.site.pages)
   const [problem, setProblem] = useState('')
   const value = valueOf(block.link)
-  const set = (link: Link | null) => edit(store, { kind: 'field', block: block.id, field: 'link', value: link })
+  const set = (link: Link | null) =>
+    edit(store, { kind: 'field', block: block.id, field: 'link', value: link })
   const options = [
     { value: NOWHERE, label: 'Nowhere' },
     { value: ADDRESS, label: 'An address' },
     ...pages.flatMap((page) => [
       { value: page.id, label: page.name, note: `/${page.address}` },
-      ...page.sections.map((section) => ({ value: `${page.id}#${section.id}`, label: `${page.name}: ${blockName(section)}` })),
+      ...page.sections.map((section) => ({
+        value: `${page.id}#${section.id}`,
+        label: `${page.name}: ${blockName(section)}`,
+      })),
     ]),
   ]
   const choose = (next: string) => {
@@ -121,8 +148,12 @@ function LinkRows({ block }: { block: BlockOf<'button' | 'link' | 'picture'> }) 
         </Row>
       )}
       {problem !== '' && <Finding well={false}>{problem}</Finding>}
-      {gone && <Finding well={false}>It leads to a page or section that was deleted. Choose another.</Finding>}
-      {!block.link && block.kind !== 'picture' && <Finding well={false}>It leads nowhere. Choose a page, a section or an address.</Finding>}
+      {gone && (
+        <Finding well={false}>It leads to a page or section that was deleted. Choose another.</Finding>
+      )}
+      {!block.link && block.kind !== 'picture' && (
+        <Finding well={false}>It leads nowhere. Choose a page, a section or an address.</Finding>
+      )}
     </>
   )
 }

@@ -26,34 +26,91 @@ export function SurfaceColumn({ style }: { style: StyleAccess }) {
       <ColumnHead title="Surface" note={style.get('fill') ? 'filled' : 'no fill'} />
       {style.has('ink') && (
         <Row label="Ink" style={style} names={['ink']}>
-          <ColourField label="Ink" value={style.get('ink')} onChange={(ink, gesture) => style.set({ ink }, gesture)} />
+          <ColourField
+            label="Ink"
+            value={style.get('ink')}
+            onChange={(ink, gesture) => style.set({ ink }, gesture)}
+          />
         </Row>
       )}
       {style.has('fill') && (
         <Row label="Fill" style={style} names={['fill']}>
-          <ColourField label="Fill" value={style.get('fill')} onChange={(fill, gesture) => style.set({ fill }, gesture)} />
+          <ColourField
+            label="Fill"
+            value={style.get('fill')}
+            onChange={(fill, gesture) => style.set({ fill }, gesture)}
+          />
         </Row>
       )}
       {style.has('gradient') && style.get('fill') && (
         <Row label="Fades to" style={style} names={['gradient']}>
-          <ColourField label="Gradient to" value={gradient?.to} onChange={(to, gesture) => style.set({ gradient: to && { angle: gradient?.angle ?? 180, from: style.get('fill')!, to } }, gesture)} />
-          {gradient && <NumberField className="w-[70px]" label="Angle of the gradient" unit="°" value={gradient.angle} least={0} most={360} step={15} onChange={(angle) => style.set({ gradient: { ...gradient, angle } })} />}
+          <ColourField
+            label="Gradient to"
+            value={gradient?.to}
+            onChange={(to, gesture) =>
+              style.set(
+                { gradient: to && { angle: gradient?.angle ?? 180, from: style.get('fill')!, to } },
+                gesture,
+              )
+            }
+          />
+          {gradient && (
+            <NumberField
+              className="w-[70px]"
+              label="Angle of the gradient"
+              unit="°"
+              value={gradient.angle}
+              least={0}
+              most={360}
+              step={15}
+              onChange={(angle) => style.set({ gradient: { ...gradient, angle } })}
+            />
+          )}
         </Row>
       )}
       {style.has('edgeColour') && (
         <>
           <Row label="Edge" style={style} names={['edgeWidth', 'edgeSides']}>
-            <NumberField className="flex-1" label="Edge" unit="px" placeholder="none" value={style.get('edgeWidth') ?? null} least={0} most={60} onClear={() => style.set({ edgeWidth: null })} onChange={(edgeWidth) => style.set({ edgeWidth })} />
-            {style.has('edgeSides') && <Choice className="flex-1" label="Edge on" value={style.get('edgeSides') ?? 'all'} options={SIDES} onChange={(edgeSides) => style.set({ edgeSides })} />}
+            <NumberField
+              className="flex-1"
+              label="Edge"
+              unit="px"
+              placeholder="none"
+              value={style.get('edgeWidth') ?? null}
+              least={0}
+              most={60}
+              onClear={() => style.set({ edgeWidth: null })}
+              onChange={(edgeWidth) => style.set({ edgeWidth })}
+            />
+            {style.has('edgeSides') && (
+              <Choice
+                className="flex-1"
+                label="Edge on"
+                value={style.get('edgeSides') ?? 'all'}
+                options={SIDES}
+                onChange={(edgeSides) => style.set({ edgeSides })}
+              />
+            )}
           </Row>
           <Row label="Edge colour" style={style} names={['edgeColour']}>
-            <ColourField label="Edge colour" value={style.get('edgeColour')} onChange={(edgeColour, gesture) => style.set({ edgeColour }, gesture)} />
+            <ColourField
+              label="Edge colour"
+              value={style.get('edgeColour')}
+              onChange={(edgeColour, gesture) => style.set({ edgeColour }, gesture)}
+            />
           </Row>
         </>
       )}
       {style.has('corner') && (
         <Row label="Corners" style={style} names={['corner']}>
-          <LengthField label="Corners" tokens="corners" fluid={false} units={['px', '%', 'rem']} value={style.get('corner')} onChange={(corner) => style.set({ corner })} />
+          <LengthField
+            label="Corners"
+            tokens="corners"
+            fluid={false}
+            units={['px', '%', 'rem']}
+            value={style.get('corner')}
+            onChange={(corner) => style.set({ corner })}
+          />
         </Row>
       )}
       {style.has('shadow') && (
@@ -63,13 +120,29 @@ export function SurfaceColumn({ style }: { style: StyleAccess }) {
             label="Shadow"
             placeholder="None"
             value={shadow && 'token' in shadow ? shadow.token : shadow ? 'own' : null}
-            options={[{ value: 'none', label: 'None' }, ...shadows.map((one) => ({ value: one.name, label: one.name }))]}
-            onChange={(name) => style.set({ shadow: name === 'none' && style.scope === 'base' ? null : { token: name } })}
+            options={[
+              { value: 'none', label: 'None' },
+              ...shadows.map((one) => ({ value: one.name, label: one.name })),
+            ]}
+            onChange={(name) =>
+              style.set({ shadow: name === 'none' && style.scope === 'base' ? null : { token: name } })
+            }
           />
         </Row>
       )}
       <Row label="Opacity" style={style} names={['opacity']}>
-        <NumberField className="flex-1" label="Opacity" unit="%" value={Math.round((style.get('opacity') ?? 1) * 100)} least={0} most={100} step={5} onChange={(percent) => style.set({ opacity: percent === 100 && style.scope === 'base' ? null : percent / 100 })} />
+        <NumberField
+          className="flex-1"
+          label="Opacity"
+          unit="%"
+          value={Math.round((style.get('opacity') ?? 1) * 100)}
+          least={0}
+          most={100}
+          step={5}
+          onChange={(percent) =>
+            style.set({ opacity: percent === 100 && style.scope === 'base' ? null : percent / 100 })
+          }
+        />
       </Row>
     </div>
   )

@@ -36,9 +36,12 @@ function PageTray() {
     <>
       <div className="w-[212px] shrink-0 border-r border-line bg-ground p-3.5">
         <h3 className="font-semibold">{page.name}</h3>
-        <p className="mt-2 text-label text-ink-2">Select a block in a view or in the running order to set it. Double-click words to edit them.</p>
         <p className="mt-2 text-label text-ink-2">
-          <kbd className="figure">?</kbd> shows all keys, <kbd className="figure">/</kbd> finds everything by name.
+          Select a block in a view or in the running order to set it. Double-click words to edit them.
+        </p>
+        <p className="mt-2 text-label text-ink-2">
+          <kbd className="figure">?</kbd> shows all keys, <kbd className="figure">/</kbd> finds everything by
+          name.
         </p>
       </div>
       <div className="min-w-0 flex-1 overflow-auto p-3.5">
@@ -52,12 +55,16 @@ function BlockTray({ place }: { place: Place }) {
   const style = useStyle(place)
   const { block } = place
   const columns: TrayColumn[] = [{ name: 'Place', show: () => <PlaceColumn style={style} /> }]
-  if (block.kind === 'picture') columns.push({ name: 'Picture', show: () => <PictureColumn block={block} style={style} /> })
-  if (EXTRAS[block.kind]) columns.push({ name: EXTRAS[block.kind]!, show: () => <ExtrasColumn block={block} /> })
-  if (hasColumn('type', block.kind) && block.kind !== 'section' && block.kind !== 'group') columns.push({ name: 'Type', show: () => <TypeColumn style={style} /> })
+  if (block.kind === 'picture')
+    columns.push({ name: 'Picture', show: () => <PictureColumn block={block} style={style} /> })
+  if (EXTRAS[block.kind])
+    columns.push({ name: EXTRAS[block.kind]!, show: () => <ExtrasColumn block={block} /> })
+  if (hasColumn('type', block.kind) && block.kind !== 'section' && block.kind !== 'group')
+    columns.push({ name: 'Type', show: () => <TypeColumn style={style} /> })
   columns.push({ name: 'Surface', show: () => <SurfaceColumn style={style} /> })
   if (hasWords(block)) columns.push({ name: 'Words', show: () => <WordsColumn block={block} /> })
-  if (hasColumn('states', block.kind) || hasWords(block)) columns.push({ name: 'States', show: () => <StatesColumn style={style} /> })
+  if (hasColumn('states', block.kind) || hasWords(block))
+    columns.push({ name: 'States', show: () => <StatesColumn style={style} /> })
   return (
     <>
       <div className="w-[212px] shrink-0 overflow-y-auto border-r border-line bg-ground p-3.5">
@@ -86,13 +93,21 @@ function Columns({ columns, name }: { columns: TrayColumn[]; name: string }) {
   return (
     <div ref={element} className="flex min-w-0 flex-1 overflow-hidden">
       {fixed.map((column) => (
-        <section key={column.name} aria-label={`${column.name} of ${name}`} className="min-w-0 max-w-[320px] flex-1 overflow-y-auto border-r border-line px-3.5 py-3">
+        <section
+          key={column.name}
+          aria-label={`${column.name} of ${name}`}
+          className="min-w-0 max-w-[320px] flex-1 overflow-y-auto border-r border-line px-3.5 py-3"
+        >
           {column.show()}
         </section>
       ))}
       {tab && (
         <section aria-label={`${tab.name} of ${name}`} className="flex min-w-0 max-w-[320px] flex-1 flex-col">
-          <div role="tablist" aria-label="More settings" className="flex shrink-0 border-b border-line bg-ground">
+          <div
+            role="tablist"
+            aria-label="More settings"
+            className="flex shrink-0 border-b border-line bg-ground"
+          >
             {rest.map((column) => (
               <button
                 key={column.name}

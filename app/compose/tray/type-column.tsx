@@ -59,23 +59,92 @@ export function TypeColumn({ style }: { style: StyleAccess }) {
         </Row>
       )}
       <Row label="Face" style={style} names={['face', 'weight']}>
-        <Choice className="flex-1" label="Face" value={face ?? null} options={guide.faces.map((one) => ({ value: one.name, label: familyOf(one.family)?.name ?? one.family, note: one.name }))} onChange={(value) => style.set({ face: value })} />
-        <NumberField className="w-[62px]" label="Weight" value={style.get('weight') ?? role?.weight ?? null} least={family?.weights[0] ?? 100} most={family?.weights[1] ?? 900} step={20} whole onClear={() => style.set({ weight: null })} onChange={(weight) => style.set({ weight })} />
+        <Choice
+          className="flex-1"
+          label="Face"
+          value={face ?? null}
+          options={guide.faces.map((one) => ({
+            value: one.name,
+            label: familyOf(one.family)?.name ?? one.family,
+            note: one.name,
+          }))}
+          onChange={(value) => style.set({ face: value })}
+        />
+        <NumberField
+          className="w-[62px]"
+          label="Weight"
+          value={style.get('weight') ?? role?.weight ?? null}
+          least={family?.weights[0] ?? 100}
+          most={family?.weights[1] ?? 900}
+          step={20}
+          whole
+          onClear={() => style.set({ weight: null })}
+          onChange={(weight) => style.set({ weight })}
+        />
       </Row>
       <Row label="Size" style={style} names={['size']}>
-        <LengthField label="Size" units={['px', 'rem', 'em']} value={style.get('size') ?? role?.size} onChange={(size) => style.set({ size })} />
+        <LengthField
+          label="Size"
+          units={['px', 'rem', 'em']}
+          value={style.get('size') ?? role?.size}
+          onChange={(size) => style.set({ size })}
+        />
       </Row>
       <Row label="Leading" style={style} names={['leading', 'tracking']}>
-        <NumberField className="flex-1" label="Leading" value={style.get('leading') ?? role?.leading ?? null} least={0.7} most={3} step={0.02} onClear={() => style.set({ leading: null })} onChange={(leading) => style.set({ leading })} />
-        <NumberField className="flex-1" label="Tracking" unit="em" value={style.get('tracking') ?? role?.tracking ?? null} least={-0.2} most={1} step={0.005} onClear={() => style.set({ tracking: null })} onChange={(tracking) => style.set({ tracking })} />
+        <NumberField
+          className="flex-1"
+          label="Leading"
+          value={style.get('leading') ?? role?.leading ?? null}
+          least={0.7}
+          most={3}
+          step={0.02}
+          onClear={() => style.set({ leading: null })}
+          onChange={(leading) => style.set({ leading })}
+        />
+        <NumberField
+          className="flex-1"
+          label="Tracking"
+          unit="em"
+          value={style.get('tracking') ?? role?.tracking ?? null}
+          least={-0.2}
+          most={1}
+          step={0.005}
+          onClear={() => style.set({ tracking: null })}
+          onChange={(tracking) => style.set({ tracking })}
+        />
       </Row>
       <Row label="Lines" style={style} names={['lines', 'textAlign']}>
-        <Choice className="flex-1" label="Lines" value={style.get('lines') ?? role?.lines ?? 'wrap'} options={LINES} onChange={(lines) => style.set({ lines })} />
-        <Choice className="flex-1" label="Align" placeholder="Start" value={style.get('textAlign') ?? null} options={ALIGN} onChange={(textAlign) => style.set({ textAlign })} />
+        <Choice
+          className="flex-1"
+          label="Lines"
+          value={style.get('lines') ?? role?.lines ?? 'wrap'}
+          options={LINES}
+          onChange={(lines) => style.set({ lines })}
+        />
+        <Choice
+          className="flex-1"
+          label="Align"
+          placeholder="Start"
+          value={style.get('textAlign') ?? null}
+          options={ALIGN}
+          onChange={(textAlign) => style.set({ textAlign })}
+        />
       </Row>
       <Row label="Letters" style={style} names={['letterCase', 'italic']}>
-        <Choice className="flex-1" label="Letters" value={style.get('letterCase') ?? role?.letterCase ?? 'as-typed'} options={CASES} onChange={(letterCase) => style.set({ letterCase })} />
-        <Choice className="flex-1" label="Slope" value={style.get('italic') ?? (role?.italic ? 'italic' : 'upright')} options={SLOPES} onChange={(italic) => style.set({ italic })} />
+        <Choice
+          className="flex-1"
+          label="Letters"
+          value={style.get('letterCase') ?? role?.letterCase ?? 'as-typed'}
+          options={CASES}
+          onChange={(letterCase) => style.set({ letterCase })}
+        />
+        <Choice
+          className="flex-1"
+          label="Slope"
+          value={style.get('italic') ?? (role?.italic ? 'italic' : 'upright')}
+          options={SLOPES}
+          onChange={(italic) => style.set({ italic })}
+        />
       </Row>
       <TypeFindings style={style} role={role} />
     </div>
@@ -89,19 +158,26 @@ function TypeFindings({ style, role }: { style: StyleAccess; role: Role | undefi
   const size = style.get('size') ?? role?.size
   const { block, ancestors } = style.place
   const ratio = contrastOfWords(block, ancestors, site)
-  const large = size && 'fluid' in size ? size.fluid.from.px >= 24 : size && 'value' in size && size.unit === 'px' && size.value >= 24
+  const large =
+    size && 'fluid' in size
+      ? size.fluid.from.px >= 24
+      : size && 'value' in size && size.unit === 'px' && size.value >= 24
   const needed = large ? 3 : 4.5
   return (
     <>
       {size && 'fluid' in size && (
         <Finding well>
-          {site.views.map((width) => Math.round(fluidAt(size.fluid, width) * 10) / 10).join(', ')} px at {site.views.join(', ')}. Grows {Number(growthPer100(size.fluid).toFixed(2))} px per 100 px.
+          {site.views.map((width) => Math.round(fluidAt(size.fluid, width) * 10) / 10).join(', ')} px at{' '}
+          {site.views.join(', ')}. Grows {Number(growthPer100(size.fluid).toFixed(2))} px per 100 px.
         </Finding>
       )}
       <LineCounts block={block} />
       {ratio !== undefined && (
         <Finding well={ratio >= needed}>
-          Contrast {ratio.toFixed(1)} : 1 on its ground. {ratio >= needed ? '' : `At this size ${needed} : 1 is needed (WCAG 2.2, 1.4.3). Choose a darker or lighter ink.`}
+          Contrast {ratio.toFixed(1)} : 1 on its ground.{' '}
+          {ratio >= needed
+            ? ''
+            : `At this size ${needed} : 1 is needed (WCAG 2.2, 1.4.3). Choose a darker or lighter ink.`}
         </Finding>
       )}
     </>
@@ -117,9 +193,15 @@ function LineCounts({ block }: { block: Block }) {
     if (!element || (element.textContent ?? '') === '') return []
     const range = frame.document.createRange()
     range.selectNodeContents(element)
-    const tops = new Set([...range.getClientRects()].filter((box) => box.width > 0).map((box) => Math.round(box.bottom)))
+    const tops = new Set(
+      [...range.getClientRects()].filter((box) => box.width > 0).map((box) => Math.round(box.bottom)),
+    )
     return [{ width, lines: tops.size }]
   })
   if (counts.length === 0) return null
-  return <Finding well>{counts.map(({ width, lines }) => `${lines} ${lines === 1 ? 'line' : 'lines'} at ${width}`).join(', ')}.</Finding>
+  return (
+    <Finding well>
+      {counts.map(({ width, lines }) => `${lines} ${lines === 1 ? 'line' : 'lines'} at ${width}`).join(', ')}.
+    </Finding>
+  )
 }

@@ -1,5 +1,13 @@
 import type { Place } from '#core/site/tree'
-import { appliesTo, type PropertyName, propertyOf, type PropertyValue, type Scope, type StyleValues, valuesIn } from '#core/style/registry'
+import {
+  appliesTo,
+  type PropertyName,
+  propertyOf,
+  type PropertyValue,
+  type Scope,
+  type StyleValues,
+  valuesIn,
+} from '#core/style/registry'
 import { valueAt } from '#core/style/resolve'
 import { useCompose, useComposeState } from '../context'
 import { edit, makeId, selected } from '../store'
@@ -31,10 +39,14 @@ export function useStyle(place: Place): StyleAccess {
     scope,
     range,
     has: (name) => appliesTo(name, kind) && (scope !== 'hover' || propertyOf(name).onHover === true),
-    get: (name) => (scope === 'hover' ? (own?.[name] as never) ?? valueAt(style, name, breakpoints, 0) : valueAt(style, name, breakpoints, range)),
+    get: (name) =>
+      scope === 'hover'
+        ? ((own?.[name] as never) ?? valueAt(style, name, breakpoints, 0))
+        : valueAt(style, name, breakpoints, range),
     isException: (name) => scope !== 'base' && own?.[name] !== undefined,
     base: (name) => style.base?.[name] as never,
-    set: (values, gesture) => void edit(store, { kind: 'style', block: place.block.id, scope, values }, gesture),
+    set: (values, gesture) =>
+      void edit(store, { kind: 'style', block: place.block.id, scope, values }, gesture),
   }
 }
 

@@ -24,7 +24,10 @@ export function WordsColumn({ block }: { block: WordBlock }) {
   const words = text.trim() === '' ? 0 : text.trim().split(/\s+/).length
   return (
     <div>
-      <ColumnHead title="Words" note={`${words} ${words === 1 ? 'word' : 'words'}, ${text.length} characters`} />
+      <ColumnHead
+        title="Words"
+        note={`${words} ${words === 1 ? 'word' : 'words'}, ${text.length} characters`}
+      />
       {marked ? (
         <p className="min-h-[52px] rounded-2 border border-line bg-ground px-2 py-1 text-ink-2">{text}</p>
       ) : (
@@ -36,17 +39,41 @@ export function WordsColumn({ block }: { block: WordBlock }) {
           value={text}
           disabled={editing}
           onFocus={() => setGesture(newGesture())}
-          onChange={(event) => edit(store, { kind: 'words', block: block.id, words: { [language]: event.target.value === '' ? [] : [event.target.value.replace(/\n/g, ' ')] } }, gesture)}
+          onChange={(event) =>
+            edit(
+              store,
+              {
+                kind: 'words',
+                block: block.id,
+                words: {
+                  [language]: event.target.value === '' ? [] : [event.target.value.replace(/\n/g, ' ')],
+                },
+              },
+              gesture,
+            )
+          }
         />
       )}
       <Marks editing={editing} />
       {block.kind === 'heading' && (
         <Row label="Level">
-          <Choice className="flex-1" label="Level of the heading" value={String(block.level)} options={LEVELS} onChange={(level) => edit(store, { kind: 'field', block: block.id, field: 'level', value: Number(level) })} />
+          <Choice
+            className="flex-1"
+            label="Level of the heading"
+            value={String(block.level)}
+            options={LEVELS}
+            onChange={(level) =>
+              edit(store, { kind: 'field', block: block.id, field: 'level', value: Number(level) })
+            }
+          />
         </Row>
       )}
-      {text.trim() === '' && <Finding well={false}>This slot has no words. It is left out of the exported page.</Finding>}
-      {marked && !editing && <Finding well>Words with marks are edited on the page: double-click, or press Enter.</Finding>}
+      {text.trim() === '' && (
+        <Finding well={false}>This slot has no words. It is left out of the exported page.</Finding>
+      )}
+      {marked && !editing && (
+        <Finding well>Words with marks are edited on the page: double-click, or press Enter.</Finding>
+      )}
     </div>
   )
 }
@@ -89,15 +116,27 @@ function LinkMark({ editing }: { editing: boolean }) {
     setProblem('')
   }
   return (
-    <Popover.Root onOpenChange={(open) => open && setHref(String(openEditor()?.getAttributes('link').href ?? ''))}>
+    <Popover.Root
+      onOpenChange={(open) => open && setHref(String(openEditor()?.getAttributes('link').href ?? ''))}
+    >
       <Popover.Trigger asChild disabled={!editing}>
         <IconButton label={editing ? 'Link' : 'Link: while words are edited on the page'}>
           <Link2 size={14} strokeWidth={1.5} />
         </IconButton>
       </Popover.Trigger>
       <Popover.Portal>
-        <Popover.Content side="top" sideOffset={4} className="z-50 w-64 rounded-2 border border-line-strong bg-field p-3 shadow-float">
-          <input aria-label="Address of the link" className="figure mb-2 h-[26px] w-full rounded-2 border border-line-strong px-2" placeholder="https://" value={href} onChange={(event) => setHref(event.target.value)} />
+        <Popover.Content
+          side="top"
+          sideOffset={4}
+          className="z-50 w-64 rounded-2 border border-line-strong bg-field p-3 shadow-float"
+        >
+          <input
+            aria-label="Address of the link"
+            className="figure mb-2 h-[26px] w-full rounded-2 border border-line-strong px-2"
+            placeholder="https://"
+            value={href}
+            onChange={(event) => setHref(event.target.value)}
+          />
           {problem !== '' && <p className="mb-2 text-label text-rust">{problem}</p>}
           <Button onClick={set}>{href === '' ? 'Take the link away' : 'Set the link'}</Button>
         </Popover.Content>

@@ -1,0 +1,125 @@
+import type { Element, Nodes } from 'hast'
+import { createElement, Fragment, type ReactNode } from 'react'
+import { renderToStaticMarkup } from 'react-dom/server'
+import { find, html, svg } from 'property-information'
+import { applyEdit } from '#core/edits/index'
+import { createRenderer } from '#core/render/page'
+import { documentTree, pageFile, printSite } from '#core/render/site'
+import { element } from '#core/render/element'
+import type { Site } from '#core/site/schema'
+import { walkPage } from '#core/site/tree'
+import { median, print, type Row } from './measure'
+import { siteOf } from './pages'
+
+const addresses = {
+  picture: (picture: { name: string }, width: number | null) => `pictures/${picture.name}-${width}.webp`,
+  page: pageFile,
+  stylesheet: 'style.css',
+  font: (font: { name: string }) => `fonts/${font.name}`,
+}
+const options = {
+  language: 'en',
+  editing: true,
+  viewportUnit: 'property' as const,
+  addresses: { picture: addresses.picture, sources: true, link: () => '#' },
+}
+
+const REACT_NAMES: Record<string, string> = { class: 'className', for: 'htmlFor' }
+
+/** The same elements for React: made beforehand, so that only its printing is measured. */
+function toReact(node: Nodes, key: number): ReactNode {
+  if (node.type === 'text') return node.value
+  if (node.type !== 'element')
+    return 'children' in node ? createElement(Fragment, { key }, ...node.children.map(toReact)) : null
+  const { tagName, properties, children } = node as Element
+  const props: Record<string, unknown> = { key }
+  for (const [name, value] of Object.entries(properties)) {
+    const info = find(tagName === 'svg' ? svg : html, name)
+    props[
+      REACT_NAMES[info.attribute] ?? (info.property.startsWith('data') ? info.attribute : info.property)
+    ] = Array.isArray(value) ? value.join(' ') : value
+  }
+  return createElement(tagName, props, ...children.map(toReact))
+}
+
+function fullRender(): Row {
+  const site = siteOf(200)
+  const page = site.pages[0]!
+  const render = createRenderer({ ...options, editing: false, viewportUnit: 'unit' })
+  const tree = documentTree(
+    site,
+    page,
+    'en',
+    element('link', { rel: ['stylesheet'], href: 'style.css' }, []),
+    render(site, page),
+  )
+  const react = toReact({ type: 'root', children: tree.children.filter((one) => one.type === 'element') }, 0)
+  const theirs = median(
+    200,
+    () => react,
+    (node) => renderToStaticMarkup(node as never),
+  )
+  const ours = median(
+    200,
+    () => site,
+    (one) => printSite(one, { addresses, style: 'minified' }),
+  )
+  return {
+    what: 'full render of a 200-block page, HTML and CSS',
+    against: 'react-dom/server, HTML only',
+    ratio: ours / theirs,
+    wanted: 0.5,
+    figures: `${ours.toFixed(2)} ms and ${theirs.toFixed(2)} ms`,
+  }
+}
+
+/** Median time of one edit and the render after it, ms, on a page that has been rendered. */
+function editTime(site: Site): number {
+  const render = createRenderer(options)
+  const blocks = [...walkPage(site.pages[0]!)].filter((block) => block.kind === 'text')
+  let now = site
+  let turn = 0
+  render(now, now.pages[0]!)
+  return median(
+    400,
+    () => blocks[(turn += 7) % blocks.length]!.id,
+    (block) => {
+      now = applyEdit(now, {
+        kind: 'style',
+        block,
+        scope: 'base',
+        values: { size: { value: 12 + (turn % 40), unit: 'px' } },
+      }).site
+      render(now, now.pages[0]!)
+    },
+  )
+}
+
+function edits(): Row[] {
+  const large = siteOf(800)
+  const full = median(
+    60,
+    () => large,
+    (one) => printSite(one, { addresses, style: 'minified' }),
+  )
+  const at800 = editTime(large)
+  const at50 = editTime(siteOf(50))
+  return [
+    {
+      what: 'one edit on an 800-block page',
+      against: 'full render of that page',
+      ratio: at800 / full,
+      wanted: 1 / 50,
+      figures: `${(at800 * 1000).toFixed(0)} µs and ${full.toFixed(2)} ms`,
+    },
+    {
+      what: 'the same edit at 800 blocks',
+      against: 'at 50 blocks',
+      ratio: at800 / at50,
+      wanted: 1.5,
+      figures: `${(at800 * 1000).toFixed(0)} µs and ${(at50 * 1000).toFixed(0)} µs`,
+    },
+  ]
+}
+
+for (const row of [fullRender(), ...edits()]) print(row)

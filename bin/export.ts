@@ -1,0 +1,68 @@
+import { mkdirSync, readFileSync, writeFileSync, existsSync } from 'node:fs'
+import { dirname, join, resolve } from 'node:path'
+import sharp from 'sharp'
+import { FormatError } from '#core/formats/site-json'
+import { pictureFile, readSiteFile } from '#core/formats/site-zip'
+import type { Picture } from '#core/site/schema'
+import { exportFiles } from '#server/web-export'
+
+const USAGE = `Usage: npm run export -- FILE OUT_DIR [--minify]
+
+Writes the HTML, CSS, pictures and fonts of a .site.json or .site.zip to a folder.
+Pictures of a .site.json are looked for in "pictures" beside it.`
+
+/** The original of a picture: out of the zip, or beside the JSON file. */
+function originals(file: string, inside: ReadonlyMap<string, Uint8Array>) {
+  const beside = join(dirname(file), 'pictures')
+  return (picture: Picture): Uint8Array | undefined => {
+    const path = join(beside, pictureFile(picture))
+    return inside.get(picture.hash) ?? (existsSync(path) ? new Uint8Array(readFileSync(path)) : undefined)
+  }
+}
+
+async function main(args: string[]): Promise<number> {
+  const minify = args.includes('--minify')
+  const [file, folder, ...more] = args.filter((one) => one !== '--minify')
+  if (!file || !folder || more.length > 0) {
+    console.error(USAGE)
+    return 2
+  }
+  if (!existsSync(file)) {
+    console.error(`There is no file "${file}".`)
+    return 1
+  }
+  const { site, pictures } = readSiteFile(new Uint8Array(readFileSync(file)))
+  const original = originals(resolve(file), pictures)
+  const { files, missing } = await exportFiles(
+    site,
+    minify ? 'minified' : 'readable',
+    async (picture, width) => {
+      const bytes = original(picture)
+      if (!bytes || width === null) return bytes
+      return new Uint8Array(
+        await sharp(bytes)
+          .rotate()
+          .resize({ width, withoutEnlargement: true })
+          .webp({ quality: 78, effort: 3 })
+          .toBuffer(),
+      )
+    },
+  )
+  for (const { file: name, bytes } of files) {
+    const path = join(folder, name)
+    mkdirSync(dirname(path), { recursive: true })
+    writeFileSync(path, bytes)
+  }
+  for (const name of missing)
+    console.error(`The picture "${name}" is not in the file, nor beside it; the pages will lack it.`)
+  console.log(`${files.length} files in ${folder}`)
+  return missing.length === 0 ? 0 : 1
+}
+
+main(process.argv.slice(2))
+  .then((code) => (process.exitCode = code))
+  .catch((error: unknown) => {
+    if (!(error instanceof FormatError)) throw error
+    console.error(error.message)
+    process.exitCode = 1
+  })
