@@ -1,0 +1,36 @@
+import fc from 'fast-check'
+import { expect, test } from 'vitest'
+import { newBlock, newSection } from '#core/blocks/defaults'
+import { newSite } from '#core/site/defaults'
+import { idMaker } from '#core/site/ids'
+import type { Section } from '#core/site/schema'
+import { blockClasses, sectionClasses, slug } from './names'
+
+const makeId = idMaker(Math.random)
+
+test('names become class names', () => {
+  expect(slug('What you’ll see')).toBe('what-you-ll-see')
+  expect(slug('Éclair')).toBe('eclair')
+  expect(slug('2009')).toBe('n2009')
+  expect(slug('…')).toBe('block')
+})
+
+test('no two blocks of a site share a class, whatever they are called', () => {
+  const name = fc.constantFrom('opening', 'opening picture', 'picture', 'heading', 'heading 2', '2', 'body', 'button', 'a', 'a b', 'a b c', 'b c', 'opening 2', 'openings')
+  fc.assert(
+    fc.property(fc.array(fc.tuple(name, fc.array(name, { maxLength: 4 })), { maxLength: 6 }), (list) => {
+      const sections = list.map(([title, blocks]): Section => ({
+        ...newSection('story', makeId),
+        name: title,
+        children: blocks.map((one) => ({ ...newBlock('text', makeId), name: one })),
+      }))
+      const base = newSite('Test', makeId)
+      const site = { ...base, pages: [{ ...base.pages[0]!, sections }] }
+      const reserved = ['band', 'frame', ...base.guide.types.map((one) => one.role), ...base.guide.buttons.map((one) => `button-${one.name}`)]
+      const classes = sectionClasses(site)
+      const all = [...reserved, ...sections.flatMap((section) => [...blockClasses(section, classes.get(section.id)!).values()])]
+      expect(all.filter((one, i) => all.indexOf(one) !== i)).toEqual([])
+    }),
+    { numRuns: 500 },
+  )
+})

@@ -1,0 +1,101 @@
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { afterEach, beforeEach, describe, expect, test } from 'vitest'
+import { demoSite } from '#core/edits/edits.fixture'
+import type { Edit } from '#core/edits/index'
+import { pictureFile, writeSiteZip } from '#core/formats/site-zip'
+import { writeSite } from '#core/formats/site-json'
+import { findBlock, walkPage } from '#core/site/tree'
+import { databaseFile, openStore, type Store } from './database'
+import { exportSiteFile, importSite } from './site-files'
+import { createSite, editsSince, forgetDeleted, getSite, listSites, MissingError, saveEdits, setDeleted } from './sites'
+
+let folder: string
+let store: Store
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'yarrowfinch-'))
+  store = openStore(join(folder, 'test.db'))
+})
+afterEach(() => {
+  store.close()
+  rmSync(folder, { recursive: true, force: true })
+})
+
+const site = demoSite()
+const text = [...walkPage(site.pages[0]!)].find((block) => block.kind === 'text')!
+const words = (value: string): Edit => ({ kind: 'words', block: text.id, words: { en: [value] } })
+
+describe('saving edits', () => {
+  test('keeps the edits in the log and the document with them, also for a server that starts anew', () => {
+    const id = createSite(store, site)
+    expect(saveEdits(store, id, 0, [{ key: 'a', edit: words('One') }, { key: 'b', edit: words('Two') }])).toEqual({ status: 'saved', revision: 2, refused: [] })
+    store.close()
+    store = openStore(join(folder, 'test.db'))
+    const kept = getSite(store, id)
+    expect(kept.revision).toBe(2)
+    expect(findBlock(kept.site, text.id)!.block).toMatchObject({ words: { en: ['Two'] } })
+    expect(editsSince(store, id, 0).map((one) => one.key)).toEqual(['a', 'b'])
+  })
+
+  test('gives a client that is behind what it missed, and saves nothing', () => {
+    const id = createSite(store, site)
+    saveEdits(store, id, 0, [{ key: 'a', edit: words('One') }])
+    expect(saveEdits(store, id, 0, [{ key: 'b', edit: words('Two') }])).toEqual({
+      status: 'behind',
+      revision: 1,
+      missed: [{ revision: 1, key: 'a', edit: words('One') }],
+    })
+    expect(getSite(store, id).revision).toBe(1)
+  })
+
+  test('refuses by name what does not apply, and keeps the rest', () => {
+    const id = createSite(store, site)
+    const gone: Edit = { kind: 'words', block: 'gone', words: { en: ['x'] } }
+    const result = saveEdits(store, id, 0, [{ key: 'a', edit: gone }, { key: 'b', edit: words('Two') }])
+    expect(result).toEqual({ status: 'saved', revision: 1, refused: [{ key: 'a', reason: 'The block "gone" is no longer on any page.' }] })
+  })
+
+  test('makes an edit that is sent twice once', () => {
+    const id = createSite(store, site)
+    saveEdits(store, id, 0, [{ key: 'a', edit: { kind: 'remove', blocks: [text.id] } }])
+    expect(saveEdits(store, id, 1, [{ key: 'a', edit: { kind: 'remove', blocks: [text.id] } }])).toEqual({ status: 'saved', revision: 1, refused: [] })
+  })
+
+  test('to a site that is not there says so', () => {
+    expect(() => saveEdits(store, 'nowhere', 0, [])).toThrow(MissingError)
+  })
+})
+
+describe('sites', () => {
+  test('a deleted one is gone from the list and can be brought back', () => {
+    const id = createSite(store, site)
+    setDeleted(store, id, true)
+    expect(listSites(store)).toEqual([])
+    expect(() => getSite(store, id)).toThrow(MissingError)
+    forgetDeleted(store)
+    setDeleted(store, id, false)
+    expect(listSites(store).map((one) => one.id)).toEqual([id])
+  })
+
+  test('a file with its pictures opens as the same site, and can be written again', async () => {
+    const pictures = new Map(site.pictures.map((one) => [one.hash, new Uint8Array(readFileSync(join('demo', 'pictures', pictureFile(one))))]))
+    const id = await importSite(store, writeSiteZip({ site, pictures }))
+    expect(getSite(store, id).site).toEqual(site)
+    const again = await importSite(store, await exportSiteFile(store, getSite(store, id).site))
+    expect(getSite(store, again).site).toEqual(site)
+  })
+
+  test('a file without its pictures, or with others in their place, is refused and adds nothing', async () => {
+    await expect(importSite(store, new TextEncoder().encode(writeSite(site)))).rejects.toThrow(/lacks 7 of its pictures/)
+    const wrong = new Map(site.pictures.map((one) => [one.hash, new Uint8Array([1, 2, 3])]))
+    await expect(importSite(store, writeSiteZip({ site, pictures: wrong }))).rejects.toThrow(/not the one that the site was saved with/)
+    expect(listSites(store)).toEqual([])
+  })
+})
+
+test('the data are where they are asked to be', () => {
+  expect(databaseFile('/tmp/a/b.db')).toBe('/tmp/a/b.db')
+  expect(databaseFile('/tmp/a')).toBe('/tmp/a/yarrowfinch.db')
+  expect(databaseFile('')).toMatch(/data\/yarrowfinch\.db$/)
+})
