@@ -87,13 +87,11 @@ test('the whole job from nothing: a site, a section, words, a picture, columns, 
     .first()
     .waitFor()
   const index = JSON.parse(readFileSync('demo/pictures.json', 'utf8')) as Record<string, { hash: string }>
-  await page
-    .getByLabel('Upload a picture')
-    .setInputFiles({
-      name: 'moon.jpg',
-      mimeType: 'image/jpeg',
-      buffer: readFileSync(`demo/pictures/${index.moon!.hash}.jpg`),
-    })
+  await page.getByLabel('Upload a picture').setInputFiles({
+    name: 'moon.jpg',
+    mimeType: 'image/jpeg',
+    buffer: readFileSync(`demo/pictures/${index.moon!.hash}.jpg`),
+  })
   const picture = page.frameLocator('[data-view="1280"] iframe').locator('img')
   await expect(picture).toHaveAttribute('src', /pictures/)
 

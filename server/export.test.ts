@@ -29,14 +29,26 @@ test('the export command writes what the interface exports, pictures in their wi
 }, 60_000)
 
 test('it says what is wrong with a call, a file or a missing picture, and fails', async () => {
-  await expect(exportSite()).rejects.toMatchObject({ code: 2, stderr: expect.stringContaining('Usage: npm run export') as string })
-  await expect(exportSite('nowhere.site.json', folder)).rejects.toMatchObject({ code: 1, stderr: expect.stringContaining('There is no file') as string })
+  await expect(exportSite()).rejects.toMatchObject({
+    code: 2,
+    stderr: expect.stringContaining('Usage: npm run export') as string,
+  })
+  await expect(exportSite('nowhere.site.json', folder)).rejects.toMatchObject({
+    code: 1,
+    stderr: expect.stringContaining('There is no file') as string,
+  })
   const broken = join(folder, 'broken.site.json')
   writeFileSync(broken, '{"format": "other"}')
-  await expect(exportSite(broken, folder)).rejects.toMatchObject({ code: 1, stderr: expect.stringContaining('not a Yarrowfinch site') as string })
+  await expect(exportSite(broken, folder)).rejects.toMatchObject({
+    code: 1,
+    stderr: expect.stringContaining('not a Yarrowfinch site') as string,
+  })
   const alone = join(folder, 'alone.site.json')
   writeFileSync(alone, readFileSync('demo/observatory.site.json'))
-  await expect(exportSite(alone, join(folder, 'out'))).rejects.toMatchObject({ code: 1, stderr: expect.stringContaining('is not in the file') as string })
+  await expect(exportSite(alone, join(folder, 'out'))).rejects.toMatchObject({
+    code: 1,
+    stderr: expect.stringContaining('is not in the file') as string,
+  })
 }, 60_000)
 
 test('icons are found by their names and by their words', () => {

@@ -9,7 +9,16 @@ import { writeSite } from '#core/formats/site-json'
 import { findBlock, walkPage } from '#core/site/tree'
 import { databaseFile, openStore, type Store } from './database'
 import { exportSiteFile, importSite } from './site-files'
-import { createSite, editsSince, forgetDeleted, getSite, listSites, MissingError, saveEdits, setDeleted } from './sites'
+import {
+  createSite,
+  editsSince,
+  forgetDeleted,
+  getSite,
+  listSites,
+  MissingError,
+  saveEdits,
+  setDeleted,
+} from './sites'
 
 let folder: string
 let store: Store
@@ -29,7 +38,12 @@ const words = (value: string): Edit => ({ kind: 'words', block: text.id, words: 
 describe('saving edits', () => {
   test('keeps the edits in the log and the document with them, also for a server that starts anew', () => {
     const id = createSite(store, site)
-    expect(saveEdits(store, id, 0, [{ key: 'a', edit: words('One') }, { key: 'b', edit: words('Two') }])).toEqual({ status: 'saved', revision: 2, refused: [] })
+    expect(
+      saveEdits(store, id, 0, [
+        { key: 'a', edit: words('One') },
+        { key: 'b', edit: words('Two') },
+      ]),
+    ).toEqual({ status: 'saved', revision: 2, refused: [] })
     store.close()
     store = openStore(join(folder, 'test.db'))
     const kept = getSite(store, id)
@@ -52,14 +66,25 @@ describe('saving edits', () => {
   test('refuses by name what does not apply, and keeps the rest', () => {
     const id = createSite(store, site)
     const gone: Edit = { kind: 'words', block: 'gone', words: { en: ['x'] } }
-    const result = saveEdits(store, id, 0, [{ key: 'a', edit: gone }, { key: 'b', edit: words('Two') }])
-    expect(result).toEqual({ status: 'saved', revision: 1, refused: [{ key: 'a', reason: 'The block "gone" is no longer on any page.' }] })
+    const result = saveEdits(store, id, 0, [
+      { key: 'a', edit: gone },
+      { key: 'b', edit: words('Two') },
+    ])
+    expect(result).toEqual({
+      status: 'saved',
+      revision: 1,
+      refused: [{ key: 'a', reason: 'The block "gone" is no longer on any page.' }],
+    })
   })
 
   test('makes an edit that is sent twice once', () => {
     const id = createSite(store, site)
     saveEdits(store, id, 0, [{ key: 'a', edit: { kind: 'remove', blocks: [text.id] } }])
-    expect(saveEdits(store, id, 1, [{ key: 'a', edit: { kind: 'remove', blocks: [text.id] } }])).toEqual({ status: 'saved', revision: 1, refused: [] })
+    expect(saveEdits(store, id, 1, [{ key: 'a', edit: { kind: 'remove', blocks: [text.id] } }])).toEqual({
+      status: 'saved',
+      revision: 1,
+      refused: [],
+    })
   })
 
   test('to a site that is not there says so', () => {
@@ -79,7 +104,12 @@ describe('sites', () => {
   })
 
   test('a file with its pictures opens as the same site, and can be written again', async () => {
-    const pictures = new Map(site.pictures.map((one) => [one.hash, new Uint8Array(readFileSync(join('demo', 'pictures', pictureFile(one))))]))
+    const pictures = new Map(
+      site.pictures.map((one) => [
+        one.hash,
+        new Uint8Array(readFileSync(join('demo', 'pictures', pictureFile(one)))),
+      ]),
+    )
     const id = await importSite(store, writeSiteZip({ site, pictures }))
     expect(getSite(store, id).site).toEqual(site)
     const again = await importSite(store, await exportSiteFile(store, getSite(store, id).site))
@@ -87,9 +117,13 @@ describe('sites', () => {
   })
 
   test('a file without its pictures, or with others in their place, is refused and adds nothing', async () => {
-    await expect(importSite(store, new TextEncoder().encode(writeSite(site)))).rejects.toThrow(/lacks 7 of its pictures/)
+    await expect(importSite(store, new TextEncoder().encode(writeSite(site)))).rejects.toThrow(
+      /lacks 7 of its pictures/,
+    )
     const wrong = new Map(site.pictures.map((one) => [one.hash, new Uint8Array([1, 2, 3])]))
-    await expect(importSite(store, writeSiteZip({ site, pictures: wrong }))).rejects.toThrow(/not the one that the site was saved with/)
+    await expect(importSite(store, writeSiteZip({ site, pictures: wrong }))).rejects.toThrow(
+      /not the one that the site was saved with/,
+    )
     expect(listSites(store)).toEqual([])
   })
 })

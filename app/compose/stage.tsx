@@ -1,10 +1,12 @@
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
 import { useCompose, useComposeState } from './context'
-import { FramesProvider, type Frames } from './frames'
+import { boxOf, FramesProvider, type Frames } from './frames'
 import { createViewRenderer } from './rendering'
 import { pageOf } from './store'
 import { View } from './view'
 
+/** Height of the captions over the views, px. */
+const CAPTION = 36
 const GAP = 14
 const SIDE = 30
 
@@ -112,6 +114,17 @@ export function Stage() {
   }, [layOut])
   useEffect(() => () => cancelAnimationFrame(pending.current), [])
 
+  // A block that is selected elsewhere is brought into sight, below the captions.
+  const selection = useComposeState((state) => state.selection)
+  useEffect(() => {
+    const view = frames.current.get(indexes[0]!)
+    const box = selection === null || !view ? undefined : boxOf(view, selection)
+    if (!box) return
+    const { scrollTop, clientHeight } = stage.current!
+    const top = box.top + CAPTION
+    if (top + Math.min(box.height, 40) > scrollTop + clientHeight || top + box.height < scrollTop + 20) stage.current!.scrollTo({ top: top - 60 })
+  }, [selection, indexes])
+
   const onReady = useCallback(() => setReady((n) => n + 1), [])
 
   return (
@@ -137,8 +150,6 @@ export function Stage() {
   )
 }
 
-const CAPTION = 36
-
 function RowNumbers({ rows }: { rows: Rows }) {
   return (
     <div
@@ -152,7 +163,7 @@ function RowNumbers({ rows }: { rows: Rows }) {
           className="absolute left-0 w-[30px] border-t border-dashed border-line-strong pl-1.5 pt-1"
           style={{ top: top + CAPTION }}
         >
-          <span className="figure text-muted">{String(i + 1).padStart(2, '0')}</span>
+          <span className="figure text-ink-2">{String(i + 1).padStart(2, '0')}</span>
         </div>
       ))}
     </div>

@@ -76,8 +76,13 @@ export function startSync(store: ComposeStore): () => void {
       settleSent(store, keys, answer.revision, answer.refused)
       channel.postMessage(answer.revision)
     }
-    if (store.getState().session.pending.length === 0)
-      store.setState({ save: { kind: 'saved', at: new Date() } })
+    rest()
+  }
+
+  /** Says that all is saved, once nothing waits. */
+  function rest(): void {
+    if (store.getState().session.pending.length > 0) return
+    store.setState({ save: { kind: 'saved', at: new Date() } })
   }
 
   /** Asks for edits made elsewhere. */
@@ -88,8 +93,9 @@ export function startSync(store: ComposeStore): () => void {
       const response = await fetch(`/sites/${siteId}/edits?since=${session.revision}`)
       if (!response.ok) return
       const { revision, missed } = (await response.json()) as { revision: number; missed: Missed }
-      if (missed.length > 0 && store.getState().session.revision === session.revision)
-        takeIn(store, missed, revision)
+      if (missed.length === 0 || store.getState().session.revision !== session.revision) return
+      takeIn(store, missed, revision)
+      rest()
     } catch {
       // No connection: the next save or the next look at this tab asks again.
     }

@@ -102,7 +102,7 @@ function Caption({ index, width, scale }: { index: number; width: number; scale:
           <button
             type="button"
             aria-label={`Smaller view at ${width}`}
-            className="p-1 text-muted hover:text-ink"
+            className="p-1 text-ink-2 hover:text-ink"
             onClick={() => setZoom(scale / 1.15)}
           >
             <Minus size={12} />
@@ -112,7 +112,7 @@ function Caption({ index, width, scale }: { index: number; width: number; scale:
           type="button"
           title="Fit"
           aria-label={`Fit view at ${width}, now ${Math.round(scale * 100)} %`}
-          className="figure text-muted hover:text-ink"
+          className="figure text-ink-2 hover:text-ink"
           onClick={() => setZoom(null)}
         >
           {Math.round(scale * 100)}%
@@ -121,7 +121,7 @@ function Caption({ index, width, scale }: { index: number; width: number; scale:
           <button
             type="button"
             aria-label={`Larger view at ${width}`}
-            className="p-1 text-muted hover:text-ink"
+            className="p-1 text-ink-2 hover:text-ink"
             onClick={() => setZoom(scale * 1.15)}
           >
             <Plus size={12} />

@@ -69,7 +69,7 @@ export function Plate({ site, number, submit }: PlateProps) {
         </div>
       </Link>
       <div className="grid grid-cols-[24px_1fr_auto] pt-2.5">
-        <span className="figure text-muted">{String(number).padStart(2, '0')}</span>
+        <span className="figure text-ink-2">{String(number).padStart(2, '0')}</span>
         <div className="min-w-0">
           <h2 className="truncate text-[15px] font-semibold">{site.name}</h2>
           <p className="text-label text-ink-2">

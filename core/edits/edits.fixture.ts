@@ -53,18 +53,37 @@ export function editOf({ kind, a, b, c, seed }: Choice, site: Site): Edit {
       return { kind: 'style', block: block.id, scope, values: { span: null, spaceAfter: null } }
     case 2: {
       const worded = blocks.filter(hasWords)
-      return { kind: 'words', block: worded.length > 0 ? pick(worded, a).id : 'none', words: { en: b % 3 === 0 ? [] : [`Words ${c}`, { kind: 'strong', children: ['more'] }] } }
+      return {
+        kind: 'words',
+        block: worded.length > 0 ? pick(worded, a).id : 'none',
+        words: { en: b % 3 === 0 ? [] : [`Words ${c}`, { kind: 'strong', children: ['more'] }] },
+      }
     }
     case 3:
-      return { kind: 'field', block: block.id, field: pick(['name', 'hidden'] as const, b), value: b % 2 === 0 ? `Name ${c}` : true }
+      return {
+        kind: 'field',
+        block: block.id,
+        field: pick(['name', 'hidden'] as const, b),
+        value: b % 2 === 0 ? `Name ${c}` : true,
+      }
     case 4:
-      return { kind: 'insert', parent: containers.length > 0 ? pick(containers, a).id : page.id, index: b % 6, blocks: [newBlock(pick(['text', 'heading', 'group', 'list'] as const, c), makeId)] }
+      return {
+        kind: 'insert',
+        parent: containers.length > 0 ? pick(containers, a).id : page.id,
+        index: b % 6,
+        blocks: [newBlock(pick(['text', 'heading', 'group', 'list'] as const, c), makeId)],
+      }
     case 5:
       return { kind: 'insert', parent: page.id, index: b % 6, blocks: [newSection('story', makeId)] }
     case 6:
       return { kind: 'remove', blocks: [block.id] }
     case 7:
-      return { kind: 'move', block: block.id, parent: containers.length > 0 ? pick(containers, b).id : page.id, index: c % 6 }
+      return {
+        kind: 'move',
+        block: block.id,
+        parent: containers.length > 0 ? pick(containers, b).id : page.id,
+        index: c % 6,
+      }
     default:
       return { kind: 'site', field: 'views', value: [320 + (a % 900), 300 + (b % 900)] }
   }

@@ -13,7 +13,8 @@ import { applyEdit, type Edit, editLabel, parseEdit } from './index'
 const site = demoSite()
 const page = site.pages[0]!
 const makeId = idMaker(Math.random)
-const blockOf = (kind: string, among: Site = site) => [...walkPage(among.pages[0]!)].find((block) => block.kind === kind)!
+const blockOf = (kind: string, among: Site = site) =>
+  [...walkPage(among.pages[0]!)].find((block) => block.kind === kind)!
 
 /** Applies edits, and gives the site with the inverses of those that were taken. */
 function applyAll(start: Site, made: readonly ((now: Site) => Edit)[]): { site: Site; inverses: Edit[] } {
@@ -35,9 +36,15 @@ describe('edits', () => {
   test('undone in turn, any edits give the same document, and every document on the way is valid', () => {
     fc.assert(
       fc.property(choices, (list) => {
-        const { site: changed, inverses } = applyAll(site, list.map((choice) => (now) => editOf(choice, now)))
+        const { site: changed, inverses } = applyAll(
+          site,
+          list.map((choice) => (now) => editOf(choice, now)),
+        )
         checkSite(JSON.parse(JSON.stringify(changed)))
-        const back = applyAll(changed, inverses.map((inverse) => () => inverse))
+        const back = applyAll(
+          changed,
+          inverses.map((inverse) => () => inverse),
+        )
         expect(back.inverses).toHaveLength(inverses.length)
         expect(JSON.parse(JSON.stringify(back.site))).toEqual(JSON.parse(JSON.stringify(site)))
       }),
@@ -67,7 +74,12 @@ describe('edits', () => {
 
   test('an exception is set and taken away without a trace', () => {
     const divider = blockOf('divider')
-    const set = applyEdit(site, { kind: 'style', block: divider.id, scope: { below: 'narrow' }, values: { span: 2 } })
+    const set = applyEdit(site, {
+      kind: 'style',
+      block: divider.id,
+      scope: { below: 'narrow' },
+      values: { span: 2 },
+    })
     expect(valuesIn(findBlock(set.site, divider.id)!.block.style, { below: 'narrow' })).toEqual({ span: 2 })
     const back = applyEdit(set.site, set.inverse).site
     expect(findBlock(back, divider.id)!.block.style).toEqual(divider.style)
@@ -92,7 +104,9 @@ describe('edits', () => {
   test('are named for undo', () => {
     expect(editLabel({ kind: 'style', block: 'x', scope: 'base', values: { span: 2 } })).toBe('columns')
     expect(editLabel({ kind: 'batch', label: 'new line', edits: [] })).toBe('new line')
-    expect(editLabel({ kind: 'insert', parent: 'x', index: 0, blocks: [newBlock('text', makeId)] })).toBe('add text')
+    expect(editLabel({ kind: 'insert', parent: 'x', index: 0, blocks: [newBlock('text', makeId)] })).toBe(
+      'add text',
+    )
   })
 })
 
@@ -101,18 +115,62 @@ describe('an edit is refused with a sentence when', () => {
   const group = blockOf('group')
   const cases: [string, Edit, RegExp][] = [
     ['its block is gone', { kind: 'words', block: 'gone', words: {} }, /"gone" is no longer on any page/],
-    ['the block takes no words', { kind: 'words', block: group.id, words: { en: ['x'] } }, /A group takes no words/],
-    ['the block lacks the property', { kind: 'style', block: text.id, scope: 'base', values: { fit: 'cover' } }, /A text has no fit/],
-    ['the breakpoint is gone', { kind: 'style', block: text.id, scope: { below: 'gone' }, values: { span: 2 } }, /breakpoint "gone"/],
-    ['a section would stand in a group', { kind: 'insert', parent: group.id, index: 0, blocks: [newSection('story', makeId)] }, /A group cannot hold a section/],
-    ['a text would stand on a page', { kind: 'insert', parent: page.id, index: 0, blocks: [newBlock('text', makeId)] }, /A page holds sections/],
-    ['an id is taken', { kind: 'insert', parent: group.id, index: 0, blocks: [{ ...newBlock('text', makeId), id: text.id }] }, /is taken/],
-    ['a block would go into itself', { kind: 'move', block: group.id, parent: group.id, index: 0 }, /into itself/],
-    ['a text would hold blocks', { kind: 'move', block: group.id, parent: text.id, index: 0 }, /holds no other blocks/],
-    ['a field has the wrong shape', { kind: 'field', block: blockOf('heading').id, field: 'level', value: 9 }, /cannot take this level/],
-    ['a kind has no such field', { kind: 'field', block: text.id, field: 'level', value: 2 }, /cannot take this level/],
+    [
+      'the block takes no words',
+      { kind: 'words', block: group.id, words: { en: ['x'] } },
+      /A group takes no words/,
+    ],
+    [
+      'the block lacks the property',
+      { kind: 'style', block: text.id, scope: 'base', values: { fit: 'cover' } },
+      /A text has no fit/,
+    ],
+    [
+      'the breakpoint is gone',
+      { kind: 'style', block: text.id, scope: { below: 'gone' }, values: { span: 2 } },
+      /breakpoint "gone"/,
+    ],
+    [
+      'a section would stand in a group',
+      { kind: 'insert', parent: group.id, index: 0, blocks: [newSection('story', makeId)] },
+      /A group cannot hold a section/,
+    ],
+    [
+      'a text would stand on a page',
+      { kind: 'insert', parent: page.id, index: 0, blocks: [newBlock('text', makeId)] },
+      /A page holds sections/,
+    ],
+    [
+      'an id is taken',
+      { kind: 'insert', parent: group.id, index: 0, blocks: [{ ...newBlock('text', makeId), id: text.id }] },
+      /is taken/,
+    ],
+    [
+      'a block would go into itself',
+      { kind: 'move', block: group.id, parent: group.id, index: 0 },
+      /into itself/,
+    ],
+    [
+      'a text would hold blocks',
+      { kind: 'move', block: group.id, parent: text.id, index: 0 },
+      /holds no other blocks/,
+    ],
+    [
+      'a field has the wrong shape',
+      { kind: 'field', block: blockOf('heading').id, field: 'level', value: 9 },
+      /cannot take this level/,
+    ],
+    [
+      'a kind has no such field',
+      { kind: 'field', block: text.id, field: 'level', value: 2 },
+      /cannot take this level/,
+    ],
     ['the last page would go', { kind: 'page-remove', page: page.id }, /at least one page/],
-    ['an address is taken', { kind: 'page-add', index: 1, page: { ...page, id: 'p2', sections: [] } }, /already has the address/],
+    [
+      'an address is taken',
+      { kind: 'page-add', index: 1, page: { ...page, id: 'p2', sections: [] } },
+      /already has the address/,
+    ],
   ]
   test.each(cases)('%s', (_, edit, sentence) => {
     expect(() => applyEdit(site, edit)).toThrow(sentence)

@@ -38,19 +38,27 @@ describe('a session', () => {
     const { session } = makeEdit(openSession(site, 0), { key: 'mine', edit: words(first, 'Mine') })
     const caught = catchUp(session, [{ key: 'theirs', edit: words(second, 'Theirs') }], 1)
     expect(caught.lost).toEqual([])
-    expect([textOf(caught.session.site, first), textOf(caught.session.site, second)]).toEqual(['Mine', 'Theirs'])
+    expect([textOf(caught.session.site, first), textOf(caught.session.site, second)]).toEqual([
+      'Mine',
+      'Theirs',
+    ])
     expect(caught.session.pending).toHaveLength(1)
   })
 
   test('an edit to a block that another tab deleted is named, not dropped in silence', () => {
     const { session } = makeEdit(openSession(site, 0), { key: 'mine', edit: words(first, 'Mine') })
     const caught = catchUp(session, [{ key: 'theirs', edit: { kind: 'remove', blocks: [first] } }], 1)
-    expect(caught.lost).toEqual([{ edit: words(first, 'Mine'), reason: expect.stringContaining('no longer on any page') as string }])
+    expect(caught.lost).toEqual([
+      { edit: words(first, 'Mine'), reason: expect.stringContaining('no longer on any page') as string },
+    ])
     expect(caught.session.pending).toEqual([])
   })
 
   test('an edit whose answer was lost is known by its key and not made twice', () => {
-    const { session } = makeEdit(openSession(site, 0), { key: 'mine', edit: { kind: 'remove', blocks: [first] } })
+    const { session } = makeEdit(openSession(site, 0), {
+      key: 'mine',
+      edit: { kind: 'remove', blocks: [first] },
+    })
     const caught = catchUp(session, [{ key: 'mine', edit: { kind: 'remove', blocks: [first] } }], 1)
     expect(caught.lost).toEqual([])
     expect(caught.session.pending).toEqual([])
@@ -68,7 +76,9 @@ describe('a session', () => {
     const style = (values: object): Edit => ({ kind: 'style', block: first, scope: 'base', values })
     expect(replaces(style({ span: 2 }), style({ span: 3 }))).toBe(true)
     expect(replaces(style({ span: 2 }), style({ span: 3, start: 1 }))).toBe(false)
-    expect(replaces(style({ span: 2 }), { ...style({ span: 3 }), scope: { below: 'narrow' } } as Edit)).toBe(false)
+    expect(replaces(style({ span: 2 }), { ...style({ span: 3 }), scope: { below: 'narrow' } } as Edit)).toBe(
+      false,
+    )
     expect(replaces(words(first, 'a'), words(second, 'b'))).toBe(false)
   })
 })

@@ -3,7 +3,11 @@ import { expect, test } from 'vitest'
 import { placementIn, placementToCss } from './placement'
 
 test('four columns are a third of 12, a half of 8 and all of 4', () => {
-  expect([12, 8, 4].map((columns) => placementToCss(placementIn(columns, 4, undefined), columns))).toEqual(['span 4', 'span 4', '1 / -1'])
+  expect([12, 8, 4].map((columns) => placementToCss(placementIn(columns, 4, undefined), columns))).toEqual([
+    'span 4',
+    'span 4',
+    '1 / -1',
+  ])
 })
 
 test('a first column is kept where there is room after it, and dropped where there is not', () => {
@@ -14,10 +18,15 @@ test('a first column is kept where there is room after it, and dropped where the
 
 test('no placement ever reaches past the last column', () => {
   fc.assert(
-    fc.property(fc.integer({ min: 1, max: 24 }), fc.integer({ min: 1, max: 24 }), fc.integer({ min: 1, max: 24 }), (columns, span, start) => {
-      const placement = placementIn(columns, span, start)
-      expect((placement.start ?? 1) + placement.span - 1).toBeLessThanOrEqual(columns)
-      expect(placement.span).toBeGreaterThanOrEqual(1)
-    }),
+    fc.property(
+      fc.integer({ min: 1, max: 24 }),
+      fc.integer({ min: 1, max: 24 }),
+      fc.integer({ min: 1, max: 24 }),
+      (columns, span, start) => {
+        const placement = placementIn(columns, span, start)
+        expect((placement.start ?? 1) + placement.span - 1).toBeLessThanOrEqual(columns)
+        expect(placement.span).toBeGreaterThanOrEqual(1)
+      },
+    ),
   )
 })

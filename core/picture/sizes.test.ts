@@ -23,16 +23,24 @@ describe('the sizes attribute', () => {
 
 describe('source widths', () => {
   test('are never above the original, rise, and are at least a fifth apart', () => {
-    const extent = fc.record({ v: fc.constantFrom(0, 1), c: fc.constantFrom(0, 0.25, 0.5, 1), px: fc.integer({ min: -24, max: 200 }) })
+    const extent = fc.record({
+      v: fc.constantFrom(0, 1),
+      c: fc.constantFrom(0, 0.25, 0.5, 1),
+      px: fc.integer({ min: -24, max: 200 }),
+    })
     fc.assert(
-      fc.property(fc.array(extent, { minLength: 3, maxLength: 3 }), fc.integer({ min: 40, max: 6000 }), (extents, original) => {
-        const widths = sourceWidths(extents, DEFAULT_BREAKPOINTS, original)
-        expect(widths.length).toBeGreaterThan(0)
-        for (const [i, width] of widths.entries()) {
-          expect(width).toBeLessThanOrEqual(original)
-          if (i > 0) expect(width).toBeGreaterThanOrEqual(widths[i - 1]! * 1.2 - 1)
-        }
-      }),
+      fc.property(
+        fc.array(extent, { minLength: 3, maxLength: 3 }),
+        fc.integer({ min: 40, max: 6000 }),
+        (extents, original) => {
+          const widths = sourceWidths(extents, DEFAULT_BREAKPOINTS, original)
+          expect(widths.length).toBeGreaterThan(0)
+          for (const [i, width] of widths.entries()) {
+            expect(width).toBeLessThanOrEqual(original)
+            if (i > 0) expect(width).toBeGreaterThanOrEqual(widths[i - 1]! * 1.2 - 1)
+          }
+        },
+      ),
     )
   })
 

@@ -39,7 +39,9 @@ export function sizesAttribute(extents: readonly Extent[], breakpoints: readonly
   })
   const sizeOf = (part: string) => part.replace(/^\(width >= \d+px\) /, '')
   // Of neighbours with one size, the last reaches furthest down.
-  return parts.filter((part, i) => i === parts.length - 1 || sizeOf(part) !== sizeOf(parts[i + 1]!)).join(', ')
+  return parts
+    .filter((part, i) => i === parts.length - 1 || sizeOf(part) !== sizeOf(parts[i + 1]!))
+    .join(', ')
 }
 
 /** Viewports that pictures are made for, px, at one and two device pixels for each CSS pixel. */

@@ -1,3 +1,4 @@
+import type { Element } from 'hast'
 import { toHtml } from 'hast-util-to-html'
 import type { Page, Picture, Site } from '#core/site/schema'
 import { type FontFile, fontFaceCss } from '#core/type/families'
@@ -35,6 +36,7 @@ export function mockupBody(site: Site, page: Page, parts: MockupParts, windowHei
       'minified',
     )
   // The comment and section marks let the styles be read alike as HTML and as XML.
+  for (const { element: section } of shown) declareDrawings(section)
   const body = element('body', { xmlns: 'http://www.w3.org/1999/xhtml' }, [
     element('style', {}, [{ type: 'text', value: `/*<![CDATA[*/${css}/*]]>*/` }]),
     ...landmarks(shown, (children) => element('main', {}, children)),
@@ -44,4 +46,10 @@ export function mockupBody(site: Site, page: Page, parts: MockupParts, windowHei
     closeEmptyElements: true,
     characterReferences: { useNamedReferences: false },
   })
+}
+
+/** In XML a drawing must say that it is one. The tree is this mockup's own, so it may be changed. */
+function declareDrawings(node: Element): void {
+  if (node.tagName === 'svg') node.properties.xmlns = 'http://www.w3.org/2000/svg'
+  for (const child of node.children) if (child.type === 'element') declareDrawings(child)
 }

@@ -16,7 +16,22 @@ test('names become class names', () => {
 })
 
 test('no two blocks of a site share a class, whatever they are called', () => {
-  const name = fc.constantFrom('opening', 'opening picture', 'picture', 'heading', 'heading 2', '2', 'body', 'button', 'a', 'a b', 'a b c', 'b c', 'opening 2', 'openings')
+  const name = fc.constantFrom(
+    'opening',
+    'opening picture',
+    'picture',
+    'heading',
+    'heading 2',
+    '2',
+    'body',
+    'button',
+    'a',
+    'a b',
+    'a b c',
+    'b c',
+    'opening 2',
+    'openings',
+  )
   fc.assert(
     fc.property(fc.array(fc.tuple(name, fc.array(name, { maxLength: 4 })), { maxLength: 6 }), (list) => {
       const sections = list.map(([title, blocks]): Section => ({
@@ -26,9 +41,17 @@ test('no two blocks of a site share a class, whatever they are called', () => {
       }))
       const base = newSite('Test', makeId)
       const site = { ...base, pages: [{ ...base.pages[0]!, sections }] }
-      const reserved = ['band', 'frame', ...base.guide.types.map((one) => one.role), ...base.guide.buttons.map((one) => `button-${one.name}`)]
+      const reserved = [
+        'band',
+        'frame',
+        ...base.guide.types.map((one) => one.role),
+        ...base.guide.buttons.map((one) => `button-${one.name}`),
+      ]
       const classes = sectionClasses(site)
-      const all = [...reserved, ...sections.flatMap((section) => [...blockClasses(section, classes.get(section.id)!).values()])]
+      const all = [
+        ...reserved,
+        ...sections.flatMap((section) => [...blockClasses(section, classes.get(section.id)!).values()]),
+      ]
       expect(all.filter((one, i) => all.indexOf(one) !== i)).toEqual([])
     }),
     { numRuns: 500 },

@@ -18,13 +18,29 @@ const options: RenderOptions = {
   language: 'en',
   editing: false,
   viewportUnit: 'unit',
-  addresses: { picture: (picture, width) => `${picture.name}-${width}`, sources: true, link: (link) => ('href' in link ? link.href : `#${link.page}`) },
+  addresses: {
+    picture: (picture, width) => `${picture.name}-${width}`,
+    sources: true,
+    link: (link) => ('href' in link ? link.href : `#${link.page}`),
+  },
 }
 const print = (site: Site, style: 'readable' | 'minified' = 'minified') =>
-  printSite(site, { style, addresses: { picture: (picture, width) => `${picture.id}-${width}.webp`, page: pageFile, stylesheet: 'style.css', font: (font) => font.name } })
+  printSite(site, {
+    style,
+    addresses: {
+      picture: (picture, width) => `${picture.id}-${width}.webp`,
+      page: pageFile,
+      stylesheet: 'style.css',
+      font: (font) => font.name,
+    },
+  })
 
 /** A block of a kind with a style and words. */
-function made(kind: 'heading' | 'text' | 'group' | 'picture' | 'button', style: Style, more: object = {}): Block {
+function made(
+  kind: 'heading' | 'text' | 'group' | 'picture' | 'button',
+  style: Style,
+  more: object = {},
+): Block {
   return { ...newBlock(kind, makeId), style, ...more } as Block
 }
 const words = (text: string) => ({ words: { en: [text] } })
@@ -42,7 +58,9 @@ function cssOf(...children: Block[]): string {
 }
 const htmlOf = (...children: Block[]) => {
   const site = siteOf(...children)
-  return createRenderer(options)(site, site.pages[0]!).map((one) => toHtml(one.element)).join('')
+  return createRenderer(options)(site, site.pages[0]!)
+    .map((one) => toHtml(one.element))
+    .join('')
 }
 
 describe('the CSS of a block', () => {
@@ -53,37 +71,68 @@ describe('the CSS of a block', () => {
   })
 
   test('an exception that says the same as the base is not written', () => {
-    expect(cssOf(made('text', { base: { opacity: 0.5 }, below: { middle: { opacity: 0.5 } } }, words('a')))).toBe('.opening-text{opacity:0.5}')
+    expect(
+      cssOf(made('text', { base: { opacity: 0.5 }, below: { middle: { opacity: 0.5 } } }, words('a'))),
+    ).toBe('.opening-text{opacity:0.5}')
   })
 
   test('an exception holds at narrower ranges until they have their own', () => {
-    const css = cssOf(made('text', { base: { opacity: 1 }, below: { middle: { opacity: 0.5 }, narrow: { opacity: 1 } } }, words('a')))
-    expect(css).toBe('.opening-text{opacity:1}@media(width < 1024px){.opening-text{opacity:0.5}}@media(width < 640px){.opening-text{opacity:1}}')
+    const css = cssOf(
+      made(
+        'text',
+        { base: { opacity: 1 }, below: { middle: { opacity: 0.5 }, narrow: { opacity: 1 } } },
+        words('a'),
+      ),
+    )
+    expect(css).toBe(
+      '.opening-text{opacity:1}@media(width < 1024px){.opening-text{opacity:0.5}}@media(width < 640px){.opening-text{opacity:1}}',
+    )
   })
 
   test('equal rule sets are written once', () => {
-    const css = cssOf(made('text', { base: { opacity: 0.5 } }, words('a')), made('text', { base: { opacity: 0.5 } }, words('b')))
+    const css = cssOf(
+      made('text', { base: { opacity: 0.5 } }, words('a')),
+      made('text', { base: { opacity: 0.5 } }, words('b')),
+    )
     expect(css).toBe('.opening-text,.opening-text-2{opacity:0.5}')
   })
 
   test('pairs of longhands become their shorthand', () => {
-    expect(cssOf(made('text', { base: { spaceBefore: pixels(8), spaceAfter: pixels(8) } }, words('a')))).toBe('.opening-text{margin-block:8px}')
-    expect(cssOf(made('text', { base: { spaceBefore: pixels(8), spaceAfter: pixels(4) } }, words('a')))).toBe('.opening-text{margin-block:8px 4px}')
+    expect(cssOf(made('text', { base: { spaceBefore: pixels(8), spaceAfter: pixels(8) } }, words('a')))).toBe(
+      '.opening-text{margin-block:8px}',
+    )
+    expect(cssOf(made('text', { base: { spaceBefore: pixels(8), spaceAfter: pixels(4) } }, words('a')))).toBe(
+      '.opening-text{margin-block:8px 4px}',
+    )
   })
 
   test('a grid inside a grid takes its columns, one with its own makes them', () => {
-    expect(cssOf(made('group', { base: { layout: 'grid', span: 8 } }))).toContain('grid-template-columns:subgrid')
-    expect(cssOf(made('group', { base: { layout: 'grid', tracks: 3 } }))).toContain('grid-template-columns:repeat(3, minmax(0, 1fr))')
+    expect(cssOf(made('group', { base: { layout: 'grid', span: 8 } }))).toContain(
+      'grid-template-columns:subgrid',
+    )
+    expect(cssOf(made('group', { base: { layout: 'grid', tracks: 3 } }))).toContain(
+      'grid-template-columns:repeat(3, minmax(0, 1fr))',
+    )
   })
 
   test('a group that changes its layout takes back what the other layout needed', () => {
     const css = cssOf(made('group', { base: { layout: 'column' }, below: { narrow: { layout: 'grid' } } }))
-    expect(css).toContain('@media(width < 640px){.opening-group{display:grid;grid-template-columns:subgrid;flex-direction:initial}')
+    expect(css).toContain(
+      '@media(width < 640px){.opening-group{display:grid;grid-template-columns:subgrid;flex-direction:initial}',
+    )
   })
 
   test('a block that is held makes what holds it the box it is measured from', () => {
-    const css = cssOf(made('group', {}, { children: [made('text', { base: { position: 'held', top: pixels(4) } }, words('a'))] }))
-    expect(css).toContain('.opening-group{display:flex;flex-direction:column;position:relative;isolation:isolate}')
+    const css = cssOf(
+      made(
+        'group',
+        {},
+        { children: [made('text', { base: { position: 'held', top: pixels(4) } }, words('a'))] },
+      ),
+    )
+    expect(css).toContain(
+      '.opening-group{display:flex;flex-direction:column;position:relative;isolation:isolate}',
+    )
     expect(css).toContain('.opening-text{grid-area:auto;position:absolute;top:4px}')
   })
 
@@ -94,20 +143,35 @@ describe('the CSS of a block', () => {
   })
 
   test('a scrim is a layer between the picture and what stands on it', () => {
-    const picture = { id: 'p', name: 'p.jpg', hash: 'a'.repeat(64), type: 'image/jpeg' as const, width: 800, height: 600 }
-    const block = made('picture', { base: { scrim: { colour: role('ink'), from: 0.5, to: 0.5, angle: 0 }, focal: { x: 10, y: 20 } } }, { picture: 'p' })
+    const picture = {
+      id: 'p',
+      name: 'p.jpg',
+      hash: 'a'.repeat(64),
+      type: 'image/jpeg' as const,
+      width: 800,
+      height: 600,
+    }
+    const block = made(
+      'picture',
+      { base: { scrim: { colour: role('ink'), from: 0.5, to: 0.5, angle: 0 }, focal: { x: 10, y: 20 } } },
+      { picture: 'p' },
+    )
     const site = { ...siteOf(block), pictures: [picture] }
     const [section] = createRenderer(options)(site, site.pages[0]!)
     expect(toHtml(section!.element)).toContain('<div class="opening-picture"><img')
     const css = printRules(section!.rules, 'minified')
     expect(css).toContain('.opening-picture > img{height:100%;object-position:10% 20%}')
-    expect(css).toContain('.opening-picture::after{content:"";position:absolute;inset:0;background:color-mix(in srgb, var(--ink) 50%, transparent)}')
+    expect(css).toContain(
+      '.opening-picture::after{content:"";position:absolute;inset:0;background:color-mix(in srgb, var(--ink) 50%, transparent)}',
+    )
   })
 })
 
 describe('the HTML of a page', () => {
   test('words are text, whatever they look like', () => {
-    expect(htmlOf(made('text', {}, words('<script>alert(1)</script> & "x"')))).toContain('<p>&#x3C;script>alert(1)&#x3C;/script> &#x26; "x"</p>')
+    expect(htmlOf(made('text', {}, words('<script>alert(1)</script> & "x"')))).toContain(
+      '<p>&#x3C;script>alert(1)&#x3C;/script> &#x26; "x"</p>',
+    )
   })
 
   test('blocks without words are left out, and in the views show their place', () => {
@@ -120,18 +184,30 @@ describe('the HTML of a page', () => {
   test('hidden blocks and sections are left out', () => {
     expect(htmlOf(made('text', {}, { ...words('secret'), hidden: true }))).not.toContain('secret')
     const site = siteOf()
-    const hidden = { ...site, pages: [{ ...site.pages[0]!, sections: [{ ...site.pages[0]!.sections[0]!, hidden: true }] }] }
+    const hidden = {
+      ...site,
+      pages: [{ ...site.pages[0]!, sections: [{ ...site.pages[0]!.sections[0]!, hidden: true }] }],
+    }
     expect(createRenderer(options)(hidden, hidden.pages[0]!)).toEqual([])
   })
 
   test('spans become the elements that mean them', () => {
-    const spans = ['a ', { kind: 'emphasis', children: ['b'] }, { kind: 'break' }, { kind: 'link', href: 'https://x.example', children: [{ kind: 'strong', children: ['c'] }] }]
-    expect(htmlOf(made('text', {}, { words: { en: spans } }))).toContain('<p>a <em>b</em><br><a href="https://x.example"><strong>c</strong></a></p>')
+    const spans = [
+      'a ',
+      { kind: 'emphasis', children: ['b'] },
+      { kind: 'break' },
+      { kind: 'link', href: 'https://x.example', children: [{ kind: 'strong', children: ['c'] }] },
+    ]
+    expect(htmlOf(made('text', {}, { words: { en: spans } }))).toContain(
+      '<p>a <em>b</em><br><a href="https://x.example"><strong>c</strong></a></p>',
+    )
   })
 
   test('headers, main and footers are landmarks, each section under its name', () => {
     const { pages } = print(demoSite())
-    expect(pages[0]!.html).toMatch(/<header class="band header" id="header">[\s\S]*<main><section class="band opening" id="opening">[\s\S]*<\/main><footer/)
+    expect(pages[0]!.html).toMatch(
+      /<header class="band header" id="header">[\s\S]*<main><section class="band opening" id="opening">[\s\S]*<\/main><footer/,
+    )
   })
 })
 
@@ -145,14 +221,20 @@ describe('a printed site', () => {
   })
 
   test('brings the italic and the extended Latin where words need them', () => {
-    const { fonts } = print(siteOf(made('text', {}, { words: { en: [{ kind: 'emphasis', children: ['Dŵr'] }] } })))
+    const { fonts } = print(
+      siteOf(made('text', {}, { words: { en: [{ kind: 'emphasis', children: ['Dŵr'] }] } })),
+    )
     expect(fonts.map((font) => font.name)).toHaveLength(4)
   })
 
   test('gives every class to one element alone, but the shared ones', () => {
-    const html = print(demoSite()).pages.map((one) => one.html).join('')
+    const html = print(demoSite())
+      .pages.map((one) => one.html)
+      .join('')
     const shared = /^(band|frame|heading-\d|lead|body|small|eyebrow|quote|button-.*)$/
-    const own = [...html.matchAll(/class="([^"]+)"/g)].flatMap(([, names]) => names!.split(' ')).filter((name) => !shared.test(name))
+    const own = [...html.matchAll(/class="([^"]+)"/g)]
+      .flatMap(([, names]) => names!.split(' '))
+      .filter((name) => !shared.test(name))
     expect(new Set(own).size).toBe(own.length)
   })
 })
@@ -182,6 +264,7 @@ describe('the renderer remembers', () => {
       applyEdit(site, { kind: 'site', field: 'breakpoints', value: site.breakpoints.slice(0, 2) }).site,
       applyEdit(site, { kind: 'remove', blocks: [first.children[0]!.id] }).site,
     ]
-    for (const step of steps) expect(render(step, step.pages[0]!)).toEqual(createRenderer(options)(step, step.pages[0]!))
+    for (const step of steps)
+      expect(render(step, step.pages[0]!)).toEqual(createRenderer(options)(step, step.pages[0]!))
   })
 })

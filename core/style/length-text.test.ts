@@ -28,13 +28,26 @@ describe('lengths as they are typed', () => {
   })
 
   test('what is shown is read back as it was', () => {
-    const simple = fc.record({ value: fc.integer({ min: -900, max: 900 }).map((n) => n / 4), unit: fc.constantFrom(...LENGTH_UNITS) })
+    const simple = fc.record({
+      value: fc.integer({ min: -900, max: 900 }).map((n) => n / 4),
+      unit: fc.constantFrom(...LENGTH_UNITS),
+    })
     const px = fc.integer({ min: 1, max: 200 })
-    const fluid = fc.record({ from: fc.record({ at: fc.integer({ min: 300, max: 700 }), px }), to: fc.record({ at: fc.integer({ min: 701, max: 1900 }), px }) })
+    const fluid = fc.record({
+      from: fc.record({ at: fc.integer({ min: 300, max: 700 }), px }),
+      to: fc.record({ at: fc.integer({ min: 701, max: 1900 }), px }),
+    })
     fc.assert(
-      fc.property(fc.oneof(simple, fc.constant({ token: 'space-1' }), fluid.map((one) => ({ fluid: one }))), (length) => {
-        expect(parseLength(lengthText(length as Length), TOKENS)).toEqual(length)
-      }),
+      fc.property(
+        fc.oneof(
+          simple,
+          fc.constant({ token: 'space-1' }),
+          fluid.map((one) => ({ fluid: one })),
+        ),
+        (length) => {
+          expect(parseLength(lengthText(length as Length), TOKENS)).toEqual(length)
+        },
+      ),
     )
   })
 })

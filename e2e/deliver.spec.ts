@@ -1,0 +1,131 @@
+import { readFileSync } from 'node:fs'
+import sharp from 'sharp'
+import { composed, expect, openSite, test } from './application'
+
+const SITE = 'Hollin Ridge Observatory'
+
+test('a mockup is the page to the pixel, at 1x and 2x', async ({ page, app, context }) => {
+  await openSite(page, app, SITE)
+  await page.getByRole('link', { name: /Deliver/ }).click()
+  const visitor = await context.newPage()
+  await visitor.setViewportSize({ width: 768, height: 1024 })
+  await visitor.goto(`${app.url}/visit/${/sites\/([\w-]+)/.exec(page.url())![1]}/index.html`)
+  await visitor.evaluate(async () => {
+    for (const image of document.images) image.loading = 'eager'
+    await Promise.all([document.fonts.ready, ...[...document.images].map((image) => image.decode())])
+  })
+  const shot = await visitor.screenshot({ fullPage: true })
+  const { height } = await sharp(shot).metadata()
+  for (const density of [1, 2]) {
+    const download = page.waitForEvent('download')
+    await page.getByRole('button', { name: `Mockup at 768 px, ${density}x` }).click()
+    const png = readFileSync(await (await download).path())
+    const size = await sharp(png).metadata()
+    expect([size.width, size.height]).toEqual([768 * density, height * density])
+    const small = (image: Buffer) =>
+      sharp(image)
+        .resize(192, Math.round(height / 4), { fit: 'fill' })
+        .removeAlpha()
+        .raw()
+        .toBuffer()
+    const [drawn, seen] = [await small(png), await small(shot)]
+    let off = 0
+    for (let i = 0; i < drawn.length; i++) off += Math.abs(drawn[i]! - seen[i]!)
+    expect(off / drawn.length, 'mean difference, of 255').toBeLessThan(2)
+  }
+})
+
+test('what is to be mended is named, leads to its block, and the minified code is smaller', async ({
+  page,
+  app,
+}) => {
+  await openSite(page, app, SITE)
+  const order = page.getByRole('complementary', { name: 'Running order' })
+  await order.getByRole('button', { name: /^03 Reasons/ }).click()
+  await page.getByRole('button', { name: 'Add a block' }).click()
+  await page.getByRole('menuitem', { name: 'Picture' }).click()
+  await page
+    .getByRole('status')
+    .filter({ hasText: /Saved \d/ })
+    .waitFor()
+  await page.getByRole('link', { name: /Deliver/ }).click()
+  await expect(page.getByText(/has no picture: a crossed frame/)).toBeVisible()
+  const weight = async () =>
+    Number.parseFloat(
+      (await page.getByRole('button', { name: /^style\.css/ }).innerText()).split('\n').at(-1)!,
+    )
+  const readable = await weight()
+  await page.getByRole('button', { name: 'Minified' }).click()
+  await expect.poll(weight).toBeLessThan(readable * 0.9)
+  await page.getByRole('button', { name: /^index\.html/ }).click()
+  await expect(page.locator('pre')).toContainText('<!doctype html>')
+  await page.getByRole('link', { name: 'Show' }).first().click()
+  await composed(page)
+  await expect(
+    page.getByRole('region', { name: 'Tray' }).getByRole('heading', { name: 'Picture', exact: true }).first(),
+  ).toBeVisible()
+})
+
+test('the page plays at a width that is chosen, typed or dragged', async ({ page, app }) => {
+  await openSite(page, app, SITE)
+  await page.keyboard.press('p')
+  await page.waitForURL(/play/)
+  const frame = page.locator('main iframe')
+  const inner = () =>
+    page
+      .frameLocator('main iframe')
+      .locator('html')
+      .evaluate((html) => html.ownerDocument.defaultView!.innerWidth)
+  await expect(frame).toBeVisible()
+  await page.getByRole('group', { name: 'Widths of the views' }).getByRole('button', { name: '375' }).click()
+  await expect.poll(inner).toBe(375)
+  const field = page.getByLabel('Width of the page')
+  await field.fill('640')
+  await field.press('Enter')
+  await expect.poll(inner).toBe(640)
+  const side = page.getByRole('separator', { name: 'Width, right side' })
+  const box = (await side.boundingBox())!
+  await page.mouse.move(box.x + 8, box.y + 200)
+  await page.mouse.down()
+  await page.mouse.move(box.x + 68, box.y + 200, { steps: 6 })
+  await page.mouse.up()
+  await expect.poll(inner).toBe(760)
+  await page.keyboard.press('Escape')
+  await composed(page)
+})
+
+test('no rule of the exported stylesheet goes unused at all widths, and Chromium drops no declaration', async ({
+  page,
+  app,
+  request,
+}) => {
+  const id =
+    /sites\/([\w-]{10})" /.exec(await (await request.get(app.url)).text())?.[1] ??
+    /sites\/([\w-]{10})/.exec(await (await request.get(app.url)).text())![1]!
+  const css = await (await request.get(`${app.url}/visit/${id}/style.css`)).text()
+  await page.goto(`${app.url}/visit/${id}/index.html`)
+  const found = await page.evaluate((text) => {
+    const sheet = new CSSStyleSheet()
+    sheet.replaceSync(text)
+    const unused: string[] = []
+    let declared = 0
+    const visit = (rules: CSSRuleList) => {
+      for (const rule of rules) {
+        if (rule instanceof CSSMediaRule) visit(rule.cssRules)
+        if (!(rule instanceof CSSStyleRule)) continue
+        declared++
+        const selectors = rule.selectorText.split(/,(?![^(]*\))/)
+        for (const selector of selectors) {
+          const plain = selector
+            .replace(/::?(after|before)|:is\(:hover, :focus-visible\)|:is\(:hover, :focus-within\)/g, '')
+            .trim()
+          if (plain !== ':root' && !document.querySelector(plain)) unused.push(selector)
+        }
+      }
+    }
+    visit(sheet.cssRules)
+    return { unused, declared }
+  }, css)
+  expect(found.unused).toEqual([])
+  expect(found.declared).toBeGreaterThan(40)
+})
