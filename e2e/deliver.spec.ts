@@ -70,10 +70,10 @@ test('the page plays at a width that is chosen, typed or dragged', async ({ page
   await openSite(page, app, SITE)
   await page.keyboard.press('p')
   await page.waitForURL(/play/)
-  const frame = page.locator('main iframe')
+  const frame = page.locator('iframe[title^="Autumn nights at"]')
   const inner = () =>
     page
-      .frameLocator('main iframe')
+      .frameLocator('iframe[title^="Autumn nights at"]')
       .locator('html')
       .evaluate((html) => html.ownerDocument.defaultView!.innerWidth)
   await expect(frame).toBeVisible()

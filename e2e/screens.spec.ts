@@ -134,19 +134,16 @@ test('a block is dragged within its group, into another, and onto columns', asyn
   await page.mouse.up()
   await expect.poll(texts).toEqual(['svg', 'H3'])
 
-  // The heading of the section, cut to four columns, goes from the sixth.
-  await press(page, 1280, '#reasons > h2')
-  const spans = page.getByRole('textbox', { name: 'Columns spanned' })
-  await spans.fill('4')
-  await spans.press('Enter')
-  const title = await onScreen(page, 1280, '#reasons > h2')
-  const band = await onScreen(page, 1280, '#reasons')
-  await page.mouse.move(title.left + 30, title.top + 12)
+  // The heading of the opening, eight columns wide, is held at its left and put down from the fourth.
+  await reveal(page, 1280, '#opening')
+  const title = await onScreen(page, 1280, 'h1')
+  const content = await onScreen(page, 1280, '#opening .eyebrow')
+  await page.mouse.move(title.left + 10, title.top + 20)
   await page.mouse.down()
-  await page.mouse.move(band.left + band.width * 0.5, title.top + 14, { steps: 10 })
-  await expect(page.getByText(/from column [67]$/)).toBeVisible()
+  await page.mouse.move(title.left + 10 + (content.width / 12) * 3.1, title.top + 22, { steps: 10 })
+  await expect(page.getByText('into Opening, from column 4')).toBeVisible()
   await page.mouse.up()
-  await expect(page.getByRole('textbox', { name: 'From column' })).toHaveValue(/^[67]$/)
+  await expect(page.getByRole('textbox', { name: 'From column' })).toHaveValue('4')
   await saved(page)
 })
 

@@ -23,7 +23,12 @@ export async function onScreen(page: Page, width: number, selector: string, nth 
 /** Scrolls the stage until a block of a view is in sight. */
 export async function reveal(page: Page, width: number, selector: string): Promise<void> {
   const { top } = await onScreen(page, width, selector)
-  await page.locator('[data-stage]').evaluate((stage, y) => stage.scrollTo({ top: stage.scrollTop + y - stage.getBoundingClientRect().top - 80 }), top)
+  await page
+    .locator('[data-stage]')
+    .evaluate(
+      (stage, y) => stage.scrollTo({ top: stage.scrollTop + y - stage.getBoundingClientRect().top - 80 }),
+      top,
+    )
 }
 
 /** Px of the page's own boxes, of every element that matches in a view, without the space that aligns the rows. */

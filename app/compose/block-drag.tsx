@@ -4,6 +4,7 @@ import type { Edit } from '#core/edits/index'
 import { positionOf } from '#core/edits/edit'
 import { rangeAt } from '#core/grid/columns'
 import { surroundOf } from '#core/render/surround'
+import { valueAt } from '#core/style/resolve'
 import type { BlockKind } from '#core/site/kinds'
 import { findBlock, isContainer, type Place } from '#core/site/tree'
 import { useCompose } from './context'
@@ -32,15 +33,18 @@ function containerFor(
   return undefined
 }
 
+/** What is dragged: a block of the page, or a new one; `grab` is how far from its left edge it is held, px of the screen. */
+export type Dragged = { kind: BlockKind; id: string; span: number | undefined; grab: number }
+
 /** Finds where a block dropped at a point would go. */
 export function dropPlace(
   state: ComposeState,
   view: StageView,
   x: number,
   y: number,
-  kind: BlockKind,
-  dragged: string,
+  block: Dragged,
 ): DropPlace | undefined {
+  const { kind, id: dragged } = block
   const { site } = state.session
   const place = containerFor(state, blockAt(view, x, y), kind, dragged)
   if (!place || !isContainer(place.block)) return undefined
@@ -68,7 +72,10 @@ export function dropPlace(
     : after
       ? others.findIndex((one) => one.id === after.id) + 1
       : others.length
-  const start = offered.layout === 'grid' && !over ? columnAt(view, place.block.id, offered.columns, x) : null
+  const start =
+    offered.layout === 'grid' && !over
+      ? columnAt(view, place.block.id, offered.columns, x - block.grab, block.span ?? offered.columns)
+      : null
   const line = lineAt(
     container,
     siblings,
@@ -86,8 +93,8 @@ export function dropPlace(
   }
 }
 
-/** The column of a grid container under a point of the screen, counted from 1. */
-function columnAt(view: StageView, id: string, columns: number, x: number): number {
+/** The column of a grid container, counted from 1, that a left edge is nearest to, as far right as a span has room. */
+function columnAt(view: StageView, id: string, columns: number, edge: number, span: number): number {
   const element = view.frame.find(id)!
   const style = view.frame.document.defaultView!.getComputedStyle(element)
   const box = boxOfElement(element, view.scale)
@@ -96,7 +103,10 @@ function columnAt(view: StageView, id: string, columns: number, x: number): numb
     box.width / view.scale - Number.parseFloat(style.paddingLeft) - Number.parseFloat(style.paddingRight)
   const gap = Number.parseFloat(style.columnGap) || 0
   const step = (inner + gap) / columns
-  return Math.min(columns, Math.max(1, Math.floor((x / view.scale - left) / step) + 1))
+  return Math.max(
+    1,
+    Math.min(columns - Math.min(span, columns) + 1, Math.round((edge / view.scale - left) / step) + 1),
+  )
 }
 
 type Sibling = { id: string; box: Box }
@@ -169,6 +179,8 @@ export function useBlockDrag(index: number, surface: RefObject<HTMLDivElement | 
         return
       }
       drag.current = { id, x: event.clientX, y: event.clientY, moving: false }
+      const grab =
+        event.clientX - surface.current!.getBoundingClientRect().left - (boxOf(view, id)?.left ?? 0)
       let latest: DropPlace | undefined
 
       const move = (now: globalThis.PointerEvent) => {
@@ -183,10 +195,12 @@ export function useBlockDrag(index: number, surface: RefObject<HTMLDivElement | 
         const place = findBlock(state.session.site, id)
         const x = now.clientX - bounds.left
         const y = now.clientY - bounds.top
-        latest =
-          place && place.block.kind !== 'section'
-            ? dropPlace(state, view, x, y, place.block.kind, id)
-            : undefined
+        latest = undefined
+        if (place && place.block.kind !== 'section') {
+          const range = rangeAt(state.session.site.breakpoints, view.width)
+          const span = valueAt(place.block.style, 'span', state.session.site.breakpoints, range)
+          latest = dropPlace(state, view, x, y, { kind: place.block.kind, id, span, grab })
+        }
         setDrop(latest ? { ...latest, x, y } : null)
       }
       const finish = (now: globalThis.PointerEvent) => {

@@ -59,7 +59,12 @@ export function useDropPicture(index: number, surface: RefObject<HTMLDivElement 
     const id = blockAt(view, x, y)
     const place = id === undefined ? undefined : findBlock(store.getState().session.site, id)
     if (place?.block.kind === 'picture') return { view, block: place.block.id }
-    const drop = dropPlace(store.getState(), view, x, y, 'picture', '')
+    const drop = dropPlace(store.getState(), view, x, y, {
+      kind: 'picture',
+      id: '',
+      span: undefined,
+      grab: 0,
+    })
     return drop && { view, drop }
   }
 

@@ -139,7 +139,7 @@ function AddMenu({
       <DropdownMenu.Trigger
         disabled={disabled}
         aria-label={`Add a ${label.toLowerCase()}`}
-        className="flex h-[28px] flex-1 items-center justify-center gap-1 rounded-2 border border-line-strong bg-field hover:border-ink disabled:text-muted disabled:hover:border-line-strong"
+        className="flex h-[28px] flex-1 items-center justify-center gap-1 rounded-2 border border-line-strong bg-field hover:border-ink disabled:text-ink-2 disabled:hover:border-line-strong"
       >
         <Plus size={14} strokeWidth={1.5} /> {label}
       </DropdownMenu.Trigger>
@@ -210,9 +210,9 @@ function SectionItem({ section, index, open, selection, language, lead }: Sectio
             onClick={() => select(store, section.id)}
             onDoubleClick={() => setRenaming(true)}
           >
-            <span className="figure text-muted">{String(index + 1).padStart(2, '0')}</span>
+            <span className="figure text-ink-2">{String(index + 1).padStart(2, '0')}</span>
             <span className="truncate font-semibold">{blockName(section)}</span>
-            <span className="figure pl-1 text-muted group-hover:invisible">
+            <span className="figure pl-1 text-ink-2 group-hover:invisible">
               {filled}/{all}
             </span>
             {lead !== '' && <span className="col-start-2 line-clamp-2 text-label text-ink-2">{lead}</span>}
@@ -228,7 +228,7 @@ function SectionItem({ section, index, open, selection, language, lead }: Sectio
             <BlockItem key={child.id} block={child} depth={0} selection={selection} />
           ))}
           {section.children.length === 0 && (
-            <li className="px-[34px] py-1 text-label text-muted">No blocks yet</li>
+            <li className="px-[34px] py-1 text-label text-ink-2">No blocks yet</li>
           )}
         </ul>
       )}
@@ -261,7 +261,7 @@ function BlockItem({
         {block.hidden ? (
           <EyeOff size={12} aria-label="hidden" />
         ) : (
-          <span className="figure text-muted">{span}</span>
+          <span className="figure text-ink-2">{span}</span>
         )}
       </button>
       {isContainer(block) && block.children.length > 0 && (

@@ -122,7 +122,8 @@ export function Stage() {
     if (!box) return
     const { scrollTop, clientHeight } = stage.current!
     const top = box.top + CAPTION
-    if (top + Math.min(box.height, 40) > scrollTop + clientHeight || top + box.height < scrollTop + 20) stage.current!.scrollTo({ top: top - 60 })
+    if (top + Math.min(box.height, 40) > scrollTop + clientHeight || top + box.height < scrollTop + 20)
+      stage.current!.scrollTo({ top: top - 60 })
   }, [selection, indexes])
 
   const onReady = useCallback(() => setReady((n) => n + 1), [])

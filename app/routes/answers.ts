@@ -40,7 +40,7 @@ export function loading<T>(work: () => T): T {
     return work()
   } catch (error) {
     const found = verdict(error)
-     
+
     if (found) throw data(found.sentence, { status: found.status })
     throw error
   }
@@ -49,7 +49,7 @@ export function loading<T>(work: () => T): T {
 /** A page of a site by its id; a missing one becomes the error page. */
 export function pageOfSite(site: Site, id: string): Page {
   const page = site.pages.find((one) => one.id === id)
-   
+
   if (!page) throw data('This page does not exist, or it was deleted.', { status: 404 })
   return page
 }
