@@ -2,7 +2,7 @@ import type { Element } from 'hast'
 import { createRenderer, landmarks, type RenderedSection } from '#core/render/page'
 import { element } from '#core/render/element'
 import { printRules, type Rule } from '#core/render/rules'
-import { sharedRules, tokenDeclarations } from '#core/render/shared-rules'
+import { sharedRules, tokenDeclarations, withTokens } from '#core/render/shared-rules'
 import type { Page, Site } from '#core/site/schema'
 
 /** A page as the views show it. */
@@ -24,8 +24,10 @@ export function createViewRenderer(language: string): (site: Site, page: Page) =
   let shared: { site: Site; css: string } | undefined
   return (site, page) => {
     if (shared?.site.guide !== site.guide || shared.site.breakpoints !== site.breakpoints) {
-      const tokens: Rule = { selector: ':root', below: null, declarations: tokenDeclarations(site) }
-      shared = { site, css: printRules([tokens, ...sharedRules(site, 'everything')], 'minified') }
+      shared = {
+        site,
+        css: printRules(withTokens(sharedRules(site, 'everything'), tokenDeclarations(site)), 'minified'),
+      }
     }
     const sections = render(site, page)
     const byId = new Map(page.sections.map((section) => [section.id, section]))

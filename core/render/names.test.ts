@@ -37,7 +37,12 @@ test('no two blocks of a site share a class, whatever they are called', () => {
       const sections = list.map(([title, blocks]): Section => ({
         ...newSection('story', makeId),
         name: title,
-        children: blocks.map((one) => ({ ...newBlock('text', makeId), name: one })),
+        // Each is styled in its own way, so none may share a class.
+        children: blocks.map((one, i) => ({
+          ...newBlock('text', makeId),
+          name: one,
+          style: { base: { order: i } },
+        })),
       }))
       const base = newSite('Test', makeId)
       const site = { ...base, pages: [{ ...base.pages[0]!, sections }] }
@@ -56,4 +61,21 @@ test('no two blocks of a site share a class, whatever they are called', () => {
     }),
     { numRuns: 500 },
   )
+})
+
+test('blocks of one name that are styled alike share a class, in containers that do', () => {
+  const item = () => ({ ...newBlock('text', makeId), style: {} })
+  const group = (order: number) => ({
+    ...newBlock('group', makeId),
+    style: { base: { order } },
+    children: [item(), item()],
+  })
+  const section = { ...newSection('story', makeId), children: [group(1), group(1), group(2)] }
+  const classes = blockClasses(section, 'story')
+  const names = section.children.map((one) => [one, ...one.children].map((block) => classes.get(block.id)))
+  expect(names).toEqual([
+    ['story-group', 'story-text', 'story-text'],
+    ['story-group', 'story-text', 'story-text'],
+    ['story-group-2', 'story-text-2', 'story-text-2'],
+  ])
 })

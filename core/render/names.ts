@@ -67,14 +67,40 @@ export function sectionClasses(site: Site): Map<string, string> {
   return classes
 }
 
-/** Class names of all blocks in a section, by id: `opening-heading`, `opening-heading-2` for the second of a name. */
+const styleTexts = new WeakMap<object, string>()
+
+function styleText(style: Block['style']): string {
+  let text = styleTexts.get(style)
+  if (text === undefined) styleTexts.set(style, (text = JSON.stringify(style)))
+  return text
+}
+
+/** All that the rules of a block depend on, besides what surrounds it. */
+function likeness(block: Block): string {
+  const held = isContainer(block)
+    ? block.children
+        .map(({ style }) => (styleText(style).includes('"position"') ? styleText(style) : ''))
+        .join('')
+    : ''
+  return `${block.kind}|${styleText(block.style)}|${block.kind === 'picture' && block.link !== undefined}|${held}`
+}
+
+/**
+ * Class names of all blocks in a section, by id: `opening-heading`, `opening-heading-2` for the second of a name.
+ * Blocks of one name that are styled alike in containers of one class share it, as a hand would write it.
+ */
 export function blockClasses(section: Section, sectionClass: string): Map<string, string> {
   const classes = new Map<string, string>([[section.id, sectionClass]])
   const taken = new Set<string>()
-  const visit = (block: Block): void => {
-    classes.set(block.id, unique(`${sectionClass}-${slug(block.name ?? block.kind)}`, taken))
-    if (isContainer(block)) for (const child of block.children) visit(child)
+  const alike = new Map<string, string>()
+  const visit = (block: Block, parent: string): void => {
+    const wanted = `${sectionClass}-${slug(block.name ?? block.kind)}`
+    const key = `${parent}|${wanted}|${likeness(block)}`
+    let name = alike.get(key)
+    if (name === undefined) alike.set(key, (name = unique(wanted, taken)))
+    classes.set(block.id, name)
+    if (isContainer(block)) for (const child of block.children) visit(child, name)
   }
-  for (const child of section.children) visit(child)
+  for (const child of section.children) visit(child, sectionClass)
   return classes
 }

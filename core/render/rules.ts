@@ -34,9 +34,19 @@ function shorten(declarations: readonly Declaration[]): readonly Declaration[] {
 
 export type Style = 'readable' | 'minified'
 
+/** Takes out what a value does not need. Values are ours, and their strings hold no commas. */
+const minifyValue = (value: string): string =>
+  value
+    .replace(/, /g, ',')
+    .replace(/ \/ /g, '/')
+    .replace(/(^|[^\d.])0\.(\d)/g, '$1.$2')
+    .replace(/#([0-9a-f])\1([0-9a-f])\2([0-9a-f])\3(?![0-9a-f])/g, '#$1$2$3')
+
+const minifySelector = (selector: string): string => selector.replace(' > ', '>').replace(', ', ',')
+
 const bodyOf = (rule: Rule, style: Style, indent: string): string => {
   const list = shorten(rule.declarations)
-  if (style === 'minified') return list.map(([name, value]) => `${name}:${value}`).join(';')
+  if (style === 'minified') return list.map(([name, value]) => `${name}:${minifyValue(value)}`).join(';')
   return list.map(([name, value]) => `${indent}  ${name}: ${value};\n`).join('')
 }
 
@@ -54,7 +64,7 @@ function group(rules: readonly Rule[], style: Style, indent: string): string {
   for (const [body, selectors] of bodies) {
     text +=
       style === 'minified'
-        ? `${selectors.join(',')}{${body}}`
+        ? `${selectors.map(minifySelector).join(',')}{${body}}`
         : `${indent}${selectors.join(`,\n${indent}`)} {\n${body}${indent}}\n\n`
   }
   return text
@@ -74,7 +84,7 @@ export function printRules(rules: readonly Rule[], style: Style = 'readable'): s
       if (inner === '') continue
       text +=
         style === 'minified'
-          ? `@media${mediaBelow(below)}{${inner}}`
+          ? `@media(width<${below}px){${inner}}`
           : `@media ${mediaBelow(below)} {\n${inner.trimEnd()}\n}\n\n`
     }
   }

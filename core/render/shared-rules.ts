@@ -99,10 +99,7 @@ export function sharedRules(site: Site, uses: Uses): Rule[] {
       ['box-sizing', 'border-box'],
       ['margin', '0'],
     ]),
-    rule('html', [
-      ['-webkit-text-size-adjust', '100%'],
-      ['text-size-adjust', '100%'],
-    ]),
+    rule('html', [['-webkit-text-size-adjust', '100%']]),
     rule('body', [
       ...(body ? typeDeclarations(body) : []),
       ['color', 'var(--ink)'],
@@ -172,17 +169,23 @@ export function sharedRules(site: Site, uses: Uses): Rule[] {
   return [...gridRules(site.breakpoints), ...rules]
 }
 
+/** Puts the custom properties into the first rule, which is the root's. */
+export function withTokens([root, ...rest]: readonly Rule[], tokens: readonly Declaration[]): Rule[] {
+  return [{ ...root!, declarations: [...tokens, ...root!.declarations] }, ...rest]
+}
+
 /** The custom properties that some rule or other custom property reads, and no more. */
-export function usedTokens(tokens: readonly Declaration[], css: string): Declaration[] {
+export function usedTokens(tokens: readonly Declaration[], rules: readonly Rule[]): Declaration[] {
   const kept = new Set<string>()
   const values = new Map(tokens)
   const visit = (text: string): void => {
+    if (!text.includes('var(')) return
     for (const [, name] of text.matchAll(/var\((--[\w-]+)\)/g)) {
       if (kept.has(name!) || !values.has(name!)) continue
       kept.add(name!)
       visit(values.get(name!)!)
     }
   }
-  visit(css)
+  for (const rule of rules) for (const [, value] of rule.declarations) visit(value)
   return tokens.filter(([name]) => kept.has(name))
 }

@@ -8,7 +8,7 @@ import { element } from './element'
 import { sectionClasses } from './names'
 import { createRenderer, landmarks, type RenderedSection } from './page'
 import { printRules, type Rule, type Style } from './rules'
-import { sharedRules, tokenDeclarations, usedTokens } from './shared-rules'
+import { sharedRules, tokenDeclarations, usedTokens, withTokens } from './shared-rules'
 
 /** Where the files of a printed site are, seen from its pages; the stylesheet's own URLs are seen from the stylesheet. */
 export type SiteAddresses = {
@@ -96,36 +96,39 @@ function stylesheet(
   const classes = new Set<string>()
   const tags = new Set<string>()
   for (const tree of trees) collect(tree, classes, tags)
-  const body = printRules([...sharedRules(site, { classes, tags }), ...rules], options.style)
-  const tokens = usedTokens(tokenDeclarations(site), body)
-  const fonts = usedFonts(site, tokens, tags, body, trees)
-  const faces = fonts
-    .map((file) => fontFaceCss(file, options.addresses.font(file)))
-    .join(options.style === 'readable' ? '\n' : '')
-  const root = printRules([{ selector: ':root', below: null, declarations: tokens }], options.style)
-  const fontText =
-    options.style === 'minified'
-      ? faces
-          .replace(/\s*\n\s*/g, '')
-          .replace(/: /g, ':')
-          .replace(/ \{/g, '{')
-          .replace(/;\}/g, '}')
-      : faces
-  return {
-    css: `${fontText}${fontText && options.style === 'readable' ? '\n' : ''}${root}${body}`.trimEnd() + '\n',
-    fonts,
-  }
+  const shared = sharedRules(site, { classes, tags })
+  const tokens = usedTokens(tokenDeclarations(site), [...shared, ...rules])
+  const fonts = usedFonts(site, tokens, tags, [...shared, ...rules], trees)
+  const css = printRules([...withTokens(shared, tokens), ...rules], options.style)
+  const faces = fonts.map((file) =>
+    fontFaceCss(
+      file,
+      options.addresses.font(file),
+      !fonts.some((other) => other !== file && other.family === file.family && other.italic === file.italic),
+    ),
+  )
+  const text = options.style === 'readable' ? `${faces.join('\n')}\n` : faces.map(minifyFace).join('')
+  return { css: `${(text + css).trim()}\n`, fonts }
 }
+
+const minifyFace = (face: string) =>
+  face
+    .replace(/\s*\n\s*/g, '')
+    .replace(/: /g, ':')
+    .replace(/ \{/g, '{')
+    .replace(/;\}/g, '}')
+    .replace(/" format/g, '"format')
 
 function usedFonts(
   site: Site,
   tokens: readonly (readonly [string, string])[],
   tags: ReadonlySet<string>,
-  css: string,
+  rules: readonly Rule[],
   trees: readonly Root[],
 ): FontFile[] {
   const used = new Set(tokens.map(([name]) => name))
-  const italic = tags.has('em') || css.includes('italic')
+  const italic =
+    tags.has('em') || rules.some((rule) => rule.declarations.some(([, value]) => value === 'italic'))
   const text = trees.map(textOf).join('')
   const families = new Set(
     site.guide.faces.filter((face) => used.has(`--face-${face.name}`)).map((face) => face.family),

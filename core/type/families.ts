@@ -75,16 +75,15 @@ export function fontFiles(of: Family): FontFile[] {
   )
 }
 
-/** The `@font-face` rule of a file at a URL. */
-export function fontFaceCss(file: FontFile, url: string): string {
+/** The `@font-face` rule of a file at a URL; one that is `alone` for its family and slope needs no range of characters. */
+export function fontFaceCss(file: FontFile, url: string, alone = false): string {
   const [low, high] = file.family.weights
   return `@font-face {
   font-family: "${file.family.name}";
   font-style: ${file.italic ? 'italic' : 'normal'};
   font-weight: ${low} ${high};
   font-display: swap;
-  src: url("${url}") format("woff2");
-  unicode-range: ${SUBSETS[file.subset]};
+  src: url("${url}") format("woff2");${alone ? '' : `\n  unicode-range: ${SUBSETS[file.subset]};`}
 }
 `
 }
