@@ -15,14 +15,13 @@ const rule = (selector: string, declarations: Declaration[], below: number | nul
 export const BAND = 'band'
 
 const typeDeclarations = (type: TypeRole): Declaration[] => [
-  ['font-family', `var(--face-${type.face})`],
-  ['font-size', lengthToCss(type.size)],
-  ['font-weight', String(type.weight)],
-  ['line-height', String(type.leading)],
+  [
+    'font',
+    `${type.italic ? 'italic ' : ''}${type.weight} ${lengthToCss(type.size)} / ${type.leading} var(--face-${type.face})`,
+  ],
   ...(type.tracking === 0 ? [] : [['letter-spacing', `${type.tracking}em`] as const]),
   ...(type.lines && type.lines !== 'wrap' ? [['text-wrap', type.lines] as const] : []),
   ...(type.letterCase === 'capitals' ? [['text-transform', 'uppercase'] as const] : []),
-  ...(type.italic ? [['font-style', 'italic'] as const] : []),
 ]
 
 function buttonRules(button: ButtonKind, types: readonly TypeRole[]): Rule[] {

@@ -128,7 +128,10 @@ function usedFonts(
 ): FontFile[] {
   const used = new Set(tokens.map(([name]) => name))
   const italic =
-    tags.has('em') || rules.some((rule) => rule.declarations.some(([, value]) => value === 'italic'))
+    tags.has('em') ||
+    rules.some((rule) =>
+      rule.declarations.some(([name, value]) => name.startsWith('font') && value.startsWith('italic')),
+    )
   const text = trees.map(textOf).join('')
   const families = new Set(
     site.guide.faces.filter((face) => used.has(`--face-${face.name}`)).map((face) => face.family),

@@ -1,0 +1,79 @@
+import { chromium } from '@playwright/test'
+import { rmSync } from 'node:fs'
+import { composed, finish, start, temporaryFolder } from '../e2e/application'
+import { middle, onScreen } from '../e2e/views'
+import { CHROMIUM } from '../playwright.config'
+import { print } from './measure'
+
+const ROUNDS = 60
+
+/** From a key press to the frame after it, ms; the key sets the weight of the heading in all three views. */
+type Times = { ours: number[]; byHand: number[] }
+
+const data = temporaryFolder()
+await finish('npx', ['tsx', 'bin/seed.ts'], { YARROWFINCH_DATA: data })
+const app = await start(data)
+const browser = await chromium.launch(CHROMIUM)
+try {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await page.goto(app.url)
+  await page.getByRole('link', { name: 'Open Hollin Ridge Observatory' }).click()
+  await composed(page)
+  const heading = middle(await onScreen(page, 1280, 'h1'))
+  await page.mouse.click(heading.x, heading.y)
+  await page.getByRole('textbox', { name: 'Weight' }).focus()
+
+  await page.evaluate(() => {
+    const times: Times = { ours: [], byHand: [] }
+    Object.assign(window, { times })
+    let weight = 500
+    const documents = [...document.querySelectorAll<HTMLIFrameElement>('[data-view] iframe')].map(
+      (frame) => frame.contentDocument!,
+    )
+    const painted = (list: number[], from: number) =>
+      requestAnimationFrame(() => {
+        // A message is handled after the frame has been painted.
+        const channel = new MessageChannel()
+        channel.port1.onmessage = () => list.push(performance.now() - from)
+        channel.port2.postMessage(null)
+      })
+    window.addEventListener(
+      'keydown',
+      (event) => {
+        if (event.key === 'ArrowUp' || event.key === 'ArrowDown') painted(times.ours, performance.now())
+        if (event.key !== 'F8') return
+        painted(times.byHand, performance.now())
+        weight = weight === 500 ? 520 : 500
+        for (const one of documents) one.querySelector<HTMLElement>('h1')!.style.fontWeight = String(weight)
+      },
+      { capture: true },
+    )
+  })
+  for (let i = 0; i < ROUNDS; i++) {
+    for (const [key, name] of [
+      [i % 2 === 0 ? 'ArrowUp' : 'ArrowDown', 'ours'],
+      ['F8', 'byHand'],
+    ] as const) {
+      await page.keyboard.press(key)
+      await page.waitForFunction(
+        ([list, count]) =>
+          (window as unknown as { times: Times }).times[list as 'ours'].length > Number(count),
+        [name, i] as const,
+      )
+    }
+  }
+  const times = await page.evaluate(() => (window as unknown as { times: Times }).times)
+  const median = (list: number[]) => list.slice(10).sort((a, b) => a - b)[Math.floor((list.length - 10) / 2)]!
+  const [ours, byHand] = [median(times.ours), median(times.byHand)]
+  print({
+    what: 'key press to painted in three views, median',
+    against: 'the same style set by hand in the three iframes',
+    ratio: ours / byHand,
+    wanted: 2,
+    figures: `${ours.toFixed(1)} and ${byHand.toFixed(1)} ms`,
+  })
+} finally {
+  await browser.close()
+  await app.stop()
+  rmSync(data, { recursive: true, force: true })
+}

@@ -1,0 +1,27 @@
+// Runs the benchmarks, each in a process of its own, from code built as for production.
+import { rmSync } from 'node:fs'
+import { join } from 'node:path'
+import { build, chromium, install, ROOT, run } from './prepare.mjs'
+
+await install()
+await build()
+const path = await chromium()
+const { build: bundle } = await import('esbuild')
+const out = join(ROOT, 'benches', '.bundle.mjs')
+try {
+  for (const name of ['render', 'weight', 'keypress', 'saving']) {
+    await bundle({
+      entryPoints: [join(ROOT, 'benches', `${name}.ts`)],
+      outfile: out,
+      bundle: true,
+      platform: 'node',
+      format: 'esm',
+      packages: 'external',
+      logLevel: 'error',
+    })
+    const code = await run(process.execPath, [out], { NODE_ENV: 'production', CHROMIUM_PATH: path })
+    if (code !== 0) process.exitCode = code
+  }
+} finally {
+  rmSync(out, { force: true })
+}
