@@ -3,7 +3,15 @@ import { defineConfig } from '@playwright/test'
 /** Debian's Chromium, with what it needs to run as root and without a network. */
 export const CHROMIUM = {
   executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
 }
 
 export default defineConfig({

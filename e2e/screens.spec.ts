@@ -186,6 +186,7 @@ test('words are edited in place with marks, links and new lines, and every view 
   await page.keyboard.type('lamps')
   await expect(page.frameLocator('[data-view="375"] iframe').locator('p.lead')).toHaveText('Rope and lamps')
   await expect(page.frameLocator('[data-view="375"] iframe').locator('p.lead strong')).toHaveText('lamps')
+  // The next line is open before the next key: not a letter is lost.
   await page.keyboard.press('Enter')
   await page.keyboard.type('Second line')
   await page.keyboard.press('Escape')
@@ -269,6 +270,20 @@ test('keys work, and blocks are copied, pasted, duplicated and deleted with them
   await page.keyboard.press('Control+z')
   await page.keyboard.press('Control+z')
   await expect.poll(buttons).toBe(before)
+
+  // Out of its group and back in, by keys.
+  const inGroup = () =>
+    page
+      .frameLocator('[data-view="1280"] iframe')
+      .locator('#reasons > div')
+      .first()
+      .locator(':scope > *')
+      .count()
+  await press(page, 1280, '#reasons h3')
+  await page.keyboard.press('Alt+ArrowLeft')
+  await expect.poll(inGroup).toBe(2)
+  await page.keyboard.press('Alt+ArrowRight')
+  await expect.poll(inGroup).toBe(3)
 
   await page.keyboard.press('?')
   await expect(page.getByRole('dialog').getByText('Duplicate the selection')).toBeVisible()

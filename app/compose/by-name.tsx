@@ -111,7 +111,7 @@ function KeyList() {
   )
 }
 
-const SHOWN: Record<string, string> = { ArrowUp: '↑', ArrowDown: '↓' }
+const SHOWN: Record<string, string> = { ArrowUp: '↑', ArrowDown: '↓', ArrowLeft: '←', ArrowRight: '→' }
 
 function Keys({ of }: { of: string }) {
   return (

@@ -7,6 +7,8 @@ import {
   duplicateSelection,
   groupSelection,
   insertPlace,
+  moveIn,
+  moveOut,
   moveSelection,
 } from './insert'
 import { blockName, type ComposeStore, edit, pageOf, redo, select, selected, undo } from './store'
@@ -104,6 +106,13 @@ export const COMMANDS: Command[] = [
     name: 'Move the selection down',
     key: 'Alt ArrowDown',
     run: (store) => moveSelection(store, 1),
+    possible: hasSelection,
+  },
+  { name: 'Move the selection out of its group', key: 'Alt ArrowLeft', run: moveOut, possible: hasSelection },
+  {
+    name: 'Move the selection into the group before',
+    key: 'Alt ArrowRight',
+    run: moveIn,
     possible: hasSelection,
   },
   { name: 'Hide or show the selection', key: 'H', run: toggleHidden, possible: hasSelection },

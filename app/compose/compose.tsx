@@ -1,5 +1,5 @@
 import { CircleHelp, Grid3x3, Redo2, Ruler, Slash, Undo2 } from 'lucide-react'
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useState } from 'react'
 import { Group, Panel, Separator } from 'react-resizable-panels'
 import { Link } from 'react-router'
 import type { Site } from '#core/site/schema'
@@ -164,15 +164,16 @@ function BarButton({ pressed, ...rest }: React.ComponentProps<typeof IconButton>
   )
 }
 
+const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' })
+
 /** Whether everything is on the server's disk. */
 function SaveState() {
   const save = useComposeState((state) => state.save)
   const unsent = useComposeState((state) => state.session.pending.length)
-  const time = useRef(new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' }))
   const text =
     save.kind === 'saved'
       ? save.at
-        ? `Saved ${time.current.format(save.at)}`
+        ? `Saved ${clock.format(save.at)}`
         : 'Saved'
       : save.kind === 'saving'
         ? 'Saving'

@@ -101,6 +101,27 @@ export function moveSelection(store: ComposeStore, by: 1 | -1): void {
   if (to >= 0 && to < count) edit(store, { kind: 'move', block: place.block.id, parent, index: to })
 }
 
+/** Moves the selection out of its group, to stand after it. */
+export function moveOut(store: ComposeStore): void {
+  const state = store.getState()
+  const place = selected(state)
+  const group = place?.ancestors.at(-1)
+  const outer = place?.ancestors.at(-2)
+  if (!place || !group || !outer || !holds[outer.kind].includes(place.block.kind)) return
+  const index = outer.children.findIndex((one) => one.id === group.id) + 1
+  edit(store, { kind: 'move', block: place.block.id, parent: outer.id, index })
+}
+
+/** Moves the selection into the group before it, to its end. */
+export function moveIn(store: ComposeStore): void {
+  const state = store.getState()
+  const place = selected(state)
+  const siblings = place?.ancestors.at(-1)?.children ?? []
+  const before = siblings[siblings.findIndex((one) => one.id === place?.block.id) - 1]
+  if (!place || !before || !isContainer(before) || !holds[before.kind].includes(place.block.kind)) return
+  edit(store, { kind: 'move', block: place.block.id, parent: before.id, index: before.children.length })
+}
+
 /** Puts a new group around the selection, in its place. */
 export function groupSelection(store: ComposeStore): void {
   const state = store.getState()

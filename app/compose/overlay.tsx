@@ -1,6 +1,6 @@
-import { useRef } from 'react'
+import { useRef, useState } from 'react'
 import { useCompose, useComposeState } from './context'
-import { blockAt, useFrames } from './frames'
+import { blockAt, boxOf, useFrames } from './frames'
 import { GridHatch } from './grid-hatch'
 import { Marks } from './marks'
 import { RowGaps } from './row-gaps'
@@ -20,6 +20,7 @@ export function Overlay({ index, scale }: { index: number; scale: number }) {
   const drop = useDropPicture(index, surface)
   useWordsEditor(index)
   const editing = words?.view === index
+  const [under, setUnder] = useState<string>()
 
   const hit = (event: { clientX: number; clientY: number }) => {
     const view = frames.get(index)
@@ -39,11 +40,18 @@ export function Overlay({ index, scale }: { index: number; scale: number }) {
         drag.begin(event, id)
         if (words) store.setState({ words: null })
       }}
+      onPointerMove={(event) => setUnder(event.buttons === 0 ? hit(event) : undefined)}
+      onPointerLeave={() => setUnder(undefined)}
       onDoubleClick={(event) => {
         const id = hit(event)
         if (id === undefined) return
         select(store, id)
-        store.setState({ words: { block: id, view: index } })
+        const bounds = surface.current!.getBoundingClientRect()
+        const caret = {
+          left: (event.clientX - bounds.left) / scale,
+          top: (event.clientY - bounds.top) / scale,
+        }
+        store.setState({ words: { block: id, view: index, caret } })
       }}
       onDragOver={drop.over}
       onDragLeave={drop.leave}
@@ -51,10 +59,20 @@ export function Overlay({ index, scale }: { index: number; scale: number }) {
     >
       <GridHatch index={index} scale={scale} />
       <RowGaps index={index} />
+      {under !== undefined && !editing && <Under index={index} id={under} />}
       <Marks index={index} />
       <Distances index={index} />
       {drag.feedback}
       {drop.feedback}
     </div>
   )
+}
+
+/** A thin line around what a press would select. */
+function Under({ index, id }: { index: number; id: string }) {
+  const view = useFrames().get(index)
+  const box = view && boxOf(view, id)
+  return box ? (
+    <div aria-hidden className="pointer-events-none absolute border border-yarrow/70" style={box} />
+  ) : null
 }

@@ -16,7 +16,7 @@ import {
 import { CSS } from '@dnd-kit/utilities'
 import { Copy, Eye, EyeOff, MoreHorizontal, Pencil, Plus, Trash2 } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
-import { useEffect, useRef, useState } from 'react'
+import { memo, useEffect, useRef, useState } from 'react'
 import { JOBS } from '#core/blocks/kinds'
 import type { Block, Section } from '#core/site/schema'
 import { hasWords, isContainer, walk } from '#core/site/tree'
@@ -87,7 +87,7 @@ export function RunningOrder() {
                   section={section}
                   index={index}
                   open={section.id === open}
-                  selection={place?.block.id}
+                  selection={section.id === open ? place?.block.id : undefined}
                   language={language}
                   lead={leadOf(section, language)}
                 />
@@ -175,7 +175,14 @@ type SectionItemProps = {
   lead: string
 }
 
-function SectionItem({ section, index, open, selection, language, lead }: SectionItemProps) {
+const SectionItem = memo(function SectionItem({
+  section,
+  index,
+  open,
+  selection,
+  language,
+  lead,
+}: SectionItemProps) {
   const store = useCompose()
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
     id: section.id,
@@ -234,9 +241,9 @@ function SectionItem({ section, index, open, selection, language, lead }: Sectio
       )}
     </li>
   )
-}
+})
 
-function BlockItem({
+const BlockItem = memo(function BlockItem({
   block,
   depth,
   selection,
@@ -273,7 +280,7 @@ function BlockItem({
       )}
     </li>
   )
-}
+})
 
 function Rename({ block, onDone }: { block: Block; onDone: () => void }) {
   const store = useCompose()

@@ -122,7 +122,10 @@ export function Stage() {
     if (!box) return
     const { scrollTop, clientHeight } = stage.current!
     const top = box.top + CAPTION
-    if (top + Math.min(box.height, 40) > scrollTop + clientHeight || top + box.height < scrollTop + 20)
+    if (
+      top + Math.min(box.height, 40) > scrollTop + clientHeight ||
+      top + box.height < scrollTop + CAPTION + 20
+    )
       stage.current!.scrollTo({ top: top - 60 })
   }, [selection, indexes])
 

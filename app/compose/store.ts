@@ -18,7 +18,12 @@ export type SaveState =
   { kind: 'saved'; at: Date | null } | { kind: 'saving' } | { kind: 'waiting'; why: string }
 
 /** A block whose words are being edited, and the view that it is edited in. */
-export type WordsEditing = { block: string; view: number }
+export type WordsEditing = {
+  block: string
+  view: number
+  /** Where the caret goes: the start, a point of the page in px of the view, or else the end. */
+  caret?: 'start' | { left: number; top: number }
+}
 
 export type ComposeState = {
   siteId: string

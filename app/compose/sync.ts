@@ -11,6 +11,9 @@ type Answer =
 /** Edits of one tab that the server has not acknowledged, kept over a reload. */
 const keptUnder = (siteId: string) => `yarrowfinch.unsent.${siteId}`
 
+/** Time from an edit to its being sent, ms: past the frame that shows it, since what is seen comes first. */
+const PAUSE = 40
+
 const RETRY = [500, 1000, 2000, 5000, 10_000]
 
 /**
@@ -135,7 +138,8 @@ export function startSync(store: ComposeStore): () => void {
   const unsubscribe = store.subscribe((state, before) => {
     if (state.session.pending === before.session.pending) return
     remember()
-    void send()
+    clearTimeout(timer)
+    timer = setTimeout(() => void send(), PAUSE)
   })
   recall()
     .catch(() => undefined)

@@ -81,7 +81,7 @@ function Caption({ index, width, scale }: { index: number; width: number; scale:
     })
   const wide = width * scale > 250
   return (
-    <div className="flex h-9 items-center gap-2 overflow-hidden">
+    <div className="sticky top-0 z-30 flex h-9 items-center gap-2 overflow-hidden bg-ground">
       <button
         type="button"
         className={`flex items-center gap-2 rounded-2 ${active ? 'text-ink' : 'text-ink-2'}`}

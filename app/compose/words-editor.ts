@@ -16,7 +16,7 @@ import { fromMarked, type MarkedText, type MarkValue, toMarked } from '#core/sit
 import { useCompose, useComposeState } from './context'
 import { useFrames } from './frames'
 import { EDITED } from './patch'
-import { type ComposeStore, edit, makeId } from './store'
+import { type ComposeStore, edit, makeId, type WordsEditing } from './store'
 
 /** A document of words alone: each block is one line of them. */
 const Line = Node.create({ name: 'doc', topNode: true, content: 'inline*' })
@@ -84,7 +84,16 @@ function split(store: ComposeStore, editor: Editor, block: string, view: number)
       { kind: 'insert', parent, index: index + 1, blocks: [next] },
     ],
   })
-  store.setState({ selection: next.id, words: { block: next.id, view } })
+  store.setState({ selection: next.id, words: { block: next.id, view, caret: 'start' } })
+}
+
+/** Focuses at once, so that no key is lost between the press that opened the words and the next one. */
+function placeCaret(editor: Editor, caret: WordsEditing['caret']): void {
+  editor.view.focus()
+  const end = editor.state.doc.content.size
+  const at =
+    typeof caret === 'object' ? (editor.view.posAtCoords(caret)?.pos ?? end) : caret === 'start' ? 0 : end
+  editor.commands.setTextSelection(at)
 }
 
 /** Opens the words of a block for editing in place, in the view at `index`, while the state says so. */
@@ -142,7 +151,7 @@ export function useWordsEditor(index: number): void {
       if (!element.contains(event.target as globalThis.Node)) store.setState({ words: null })
     }
     view.frame.document.addEventListener('pointerdown', onLeave)
-    requestAnimationFrame(() => editor.isDestroyed || editor.commands.focus('end'))
+    placeCaret(editor, store.getState().words?.caret)
     return () => {
       view.frame.document.removeEventListener('pointerdown', onLeave)
       if (open === editor) open = null

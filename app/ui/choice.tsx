@@ -1,5 +1,7 @@
 import { Check, ChevronDown } from 'lucide-react'
 import { Select } from 'radix-ui'
+import type { ReactElement } from 'react'
+import { steady } from './steady'
 
 export type Option<V extends string> = { value: V; label: string; note?: string }
 
@@ -12,8 +14,7 @@ type ChoiceProps<V extends string> = {
   className?: string
 }
 
-/** One of several, from a list that opens. */
-export function Choice<V extends string>({
+function List<V extends string>({
   label,
   value,
   options,
@@ -60,3 +61,8 @@ export function Choice<V extends string>({
     </Select.Root>
   )
 }
+
+/** One of several, from a list that opens. */
+export const Choice = steady(List as never) as unknown as <V extends string>(
+  props: ChoiceProps<V>,
+) => ReactElement

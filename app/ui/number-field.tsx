@@ -1,4 +1,5 @@
 import { type KeyboardEvent, useState } from 'react'
+import { steady } from './steady'
 
 type NumberFieldProps = {
   label: string
@@ -20,8 +21,7 @@ type NumberFieldProps = {
   className?: string
 }
 
-/** A figure with its unit. Enter or leaving takes it; what is no number or out of range goes back to what it was. */
-export function NumberField({
+function Field({
   label,
   value,
   prefix = '',
@@ -79,3 +79,6 @@ export function NumberField({
     </span>
   )
 }
+
+/** A figure with its unit. Enter or leaving takes it; what is no number or out of range goes back to what it was. */
+export const NumberField = steady(Field)

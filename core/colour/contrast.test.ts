@@ -26,5 +26,5 @@ test('words are measured on the fill behind them, and not over a picture', () =>
 })
 
 test('a role that the guide has not has no colour', () => {
-  expect(hexOf({ role: 'nowhere' }, demoSite())).toBeUndefined()
+  expect(hexOf({ role: 'nowhere' }, demoSite().guide.colours)).toBeUndefined()
 })

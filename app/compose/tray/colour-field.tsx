@@ -4,6 +4,7 @@ import { HexColorInput, HexColorPicker } from 'react-colorful'
 import { hexOf } from '#core/colour/contrast'
 import type { Colour } from '#core/style/values'
 import { NumberField } from '../../ui/number-field'
+import { steady } from '../../ui/steady'
 import { useComposeState } from '../context'
 import { newGesture } from './use-style'
 
@@ -13,11 +14,10 @@ type ColourFieldProps = {
   onChange: (value: Colour | null, gesture?: string) => void
 }
 
-/** A colour: one of the guide's roles, or another, with its strength. */
-export function ColourField({ label, value, onChange }: ColourFieldProps) {
-  const site = useComposeState((state) => state.session.site)
+function Field({ label, value, onChange }: ColourFieldProps) {
+  const colours = useComposeState((state) => state.session.site.guide.colours)
   const gesture = useRef('')
-  const hex = value ? hexOf(value, site) : undefined
+  const hex = value ? hexOf(value, colours) : undefined
   return (
     <Popover.Root onOpenChange={() => (gesture.current = newGesture())}>
       <Popover.Trigger
@@ -48,7 +48,7 @@ export function ColourField({ label, value, onChange }: ColourFieldProps) {
           className="z-50 w-[228px] rounded-2 border border-line-strong bg-field p-3 shadow-float"
         >
           <div className="mb-3 grid grid-cols-6 gap-1.5">
-            {site.guide.colours.map((one) => (
+            {colours.map((one) => (
               <button
                 key={one.role}
                 type="button"
@@ -101,3 +101,6 @@ export function ColourField({ label, value, onChange }: ColourFieldProps) {
     </Popover.Root>
   )
 }
+
+/** A colour: one of the guide's roles, or another, with its strength. */
+export const ColourField = steady(Field)

@@ -5,6 +5,7 @@ import { lengthText, parseLength } from '#core/style/length-text'
 import { LENGTH_UNITS, type Length } from '#core/style/values'
 import { growthPer100 } from '#core/type/fluid'
 import { NumberField } from '../../ui/number-field'
+import { steady } from '../../ui/steady'
 import { useComposeState } from '../context'
 
 type LengthFieldProps = {
@@ -20,8 +21,7 @@ type LengthFieldProps = {
 
 const DEFAULT_UNITS = ['px', '%', 'rem', 'vh', 'columns'] as const
 
-/** A length: typed with its unit, as a token, or as two sizes at two widths; or chosen from the list that opens. */
-export function LengthField({
+function Field({
   label,
   value,
   tokens,
@@ -123,6 +123,9 @@ export function LengthField({
     </span>
   )
 }
+
+/** A length: typed with its unit, as a token, or as two sizes at two widths; or chosen from the list that opens. */
+export const LengthField = steady(Field)
 
 const START = { from: { at: 375, px: 24 }, to: { at: 1360, px: 48 } }
 

@@ -62,7 +62,6 @@ export function PlaceColumn({ style }: { style: StyleAccess }) {
       <ColumnHead title="Place" note={`${breakpoint.columns} columns, ${breakpoint.gutter} gutter`} />
       {inGrid && position !== 'backdrop' && <ColumnPicker style={style} />}
       {isContainer(place.block) && <LayoutRows style={style} />}
-      {!section && <PositionRows style={style} />}
       <Row label="Space" style={style} names={['spaceBefore', 'spaceAfter']}>
         <LengthField
           label="Space before"
@@ -79,26 +78,6 @@ export function PlaceColumn({ style }: { style: StyleAccess }) {
           onChange={(spaceAfter) => style.set({ spaceAfter })}
         />
       </Row>
-      <Row label="Padding" style={style} names={['paddingTop', 'paddingBottom', 'paddingSides']}>
-        <LengthField
-          label="Padding top and bottom"
-          placeholder="Ends"
-          tokens="spaces"
-          value={style.get('paddingTop')}
-          onChange={(value) => style.set({ paddingTop: value, paddingBottom: value })}
-        />
-        {style.has('paddingSides') && (
-          <LengthField
-            label="Padding sides"
-            placeholder="Sides"
-            tokens="spaces"
-            value={style.get('paddingSides')}
-            onChange={(paddingSides) => style.set({ paddingSides })}
-          />
-        )}
-      </Row>
-      {section && <Height style={style} />}
-      {!section && <Sizes style={style} />}
       <Finding well>{words}</Finding>
       {idle.map(({ property, why, repair }) => (
         <Finding key={property} well={false}>
@@ -108,6 +87,29 @@ export function PlaceColumn({ style }: { style: StyleAccess }) {
           </button>
         </Finding>
       ))}
+      <div className="mt-2 border-t border-line pt-1">
+        {!section && <PositionRows style={style} />}
+        <Row label="Padding" style={style} names={['paddingTop', 'paddingBottom', 'paddingSides']}>
+          <LengthField
+            label="Padding top and bottom"
+            placeholder="Ends"
+            tokens="spaces"
+            value={style.get('paddingTop')}
+            onChange={(value) => style.set({ paddingTop: value, paddingBottom: value })}
+          />
+          {style.has('paddingSides') && (
+            <LengthField
+              label="Padding sides"
+              placeholder="Sides"
+              tokens="spaces"
+              value={style.get('paddingSides')}
+              onChange={(paddingSides) => style.set({ paddingSides })}
+            />
+          )}
+        </Row>
+        {section && <Height style={style} />}
+        {!section && <Sizes style={style} />}
+      </div>
     </div>
   )
 }

@@ -92,7 +92,7 @@ export function SurfaceColumn({ style }: { style: StyleAccess }) {
               />
             )}
           </Row>
-          <Row label="Edge colour" style={style} names={['edgeColour']}>
+          <Row label="Its colour" style={style} names={['edgeColour']}>
             <ColourField
               label="Edge colour"
               value={style.get('edgeColour')}

@@ -113,40 +113,42 @@ export function TypeColumn({ style }: { style: StyleAccess }) {
           onChange={(tracking) => style.set({ tracking })}
         />
       </Row>
-      <Row label="Lines" style={style} names={['lines', 'textAlign']}>
-        <Choice
-          className="flex-1"
-          label="Lines"
-          value={style.get('lines') ?? role?.lines ?? 'wrap'}
-          options={LINES}
-          onChange={(lines) => style.set({ lines })}
-        />
-        <Choice
-          className="flex-1"
-          label="Align"
-          placeholder="Start"
-          value={style.get('textAlign') ?? null}
-          options={ALIGN}
-          onChange={(textAlign) => style.set({ textAlign })}
-        />
-      </Row>
-      <Row label="Letters" style={style} names={['letterCase', 'italic']}>
-        <Choice
-          className="flex-1"
-          label="Letters"
-          value={style.get('letterCase') ?? role?.letterCase ?? 'as-typed'}
-          options={CASES}
-          onChange={(letterCase) => style.set({ letterCase })}
-        />
-        <Choice
-          className="flex-1"
-          label="Slope"
-          value={style.get('italic') ?? (role?.italic ? 'italic' : 'upright')}
-          options={SLOPES}
-          onChange={(italic) => style.set({ italic })}
-        />
-      </Row>
       <TypeFindings style={style} role={role} />
+      <div className="mt-2 border-t border-line pt-1">
+        <Row label="Lines" style={style} names={['lines', 'textAlign']}>
+          <Choice
+            className="flex-1"
+            label="Lines"
+            value={style.get('lines') ?? role?.lines ?? 'wrap'}
+            options={LINES}
+            onChange={(lines) => style.set({ lines })}
+          />
+          <Choice
+            className="flex-1"
+            label="Align"
+            placeholder="Start"
+            value={style.get('textAlign') ?? null}
+            options={ALIGN}
+            onChange={(textAlign) => style.set({ textAlign })}
+          />
+        </Row>
+        <Row label="Letters" style={style} names={['letterCase', 'italic']}>
+          <Choice
+            className="flex-1"
+            label="Letters"
+            value={style.get('letterCase') ?? role?.letterCase ?? 'as-typed'}
+            options={CASES}
+            onChange={(letterCase) => style.set({ letterCase })}
+          />
+          <Choice
+            className="flex-1"
+            label="Slope"
+            value={style.get('italic') ?? (role?.italic ? 'italic' : 'upright')}
+            options={SLOPES}
+            onChange={(italic) => style.set({ italic })}
+          />
+        </Row>
+      </div>
     </div>
   )
 }

@@ -1,0 +1,77 @@
+import { chromium, type Page } from '@playwright/test'
+import { mkdirSync, rmSync } from 'node:fs'
+import { composed, finish, start, temporaryFolder } from '../e2e/application'
+import { middle, onScreen, reveal } from '../e2e/views'
+import { CHROMIUM } from '../playwright.config'
+
+// Takes the pictures of the main views in docs/screenshots, from the demo data in a database of its own.
+const FOLDER = 'docs/screenshots'
+
+async function press(page: Page, width: number, selector: string) {
+  await reveal(page, width, selector)
+  const { x, y } = middle(await onScreen(page, width, selector))
+  await page.mouse.click(x, y)
+}
+
+/** Each view by its file name, in the order that they are reached. */
+const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
+  ['sites', (page, url) => page.goto(url, { waitUntil: 'networkidle' }).then(() => undefined)],
+  [
+    'compose',
+    async (page) => {
+      await page.getByRole('link', { name: 'Open Hollin Ridge Observatory' }).click()
+      await composed(page)
+      await press(page, 1280, 'h1')
+    },
+  ],
+  ['compose-grid', (page) => page.keyboard.press('g')],
+  [
+    'compose-exception',
+    async (page) => {
+      await page.keyboard.press('g')
+      await press(page, 1280, '#what-you-see img')
+      await page.getByTitle('Edit widths below 640 alone').click()
+      await page.keyboard.press('d')
+    },
+  ],
+  [
+    'play',
+    async (page) => {
+      await page.getByRole('link', { name: 'Play page' }).click()
+      await page
+        .getByRole('group', { name: 'Widths of the views' })
+        .getByRole('button', { name: '768' })
+        .click()
+      await page.waitForLoadState('networkidle')
+    },
+  ],
+  [
+    'deliver',
+    async (page) => {
+      await page.getByRole('link', { name: /Deliver/ }).click()
+      await page.getByRole('button', { name: /^style\.css/ }).click()
+      await page.waitForLoadState('networkidle')
+    },
+  ],
+]
+
+const data = temporaryFolder()
+await finish('npx', ['tsx', 'bin/seed.ts'], { YARROWFINCH_DATA: data })
+const app = await start(data)
+const browser = await chromium.launch(CHROMIUM)
+try {
+  mkdirSync(FOLDER, { recursive: true })
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  for (const [name, reach] of SHOTS) {
+    await reach(page, app.url)
+    await page.evaluate(() => document.fonts.ready)
+    await page.waitForLoadState('networkidle')
+    await page.mouse.move(640, 780)
+    await page.screenshot({ path: `${FOLDER}/${name}.png`, animations: 'disabled' })
+    console.log(name)
+  }
+} finally {
+  await browser.close()
+  await app.stop()
+  rmSync(data, { recursive: true, force: true })
+}
