@@ -11,7 +11,7 @@ module.exports = {
       name: 'core-has-no-node',
       comment: 'core runs in the browser, in workers and on the server',
       severity: 'error',
-      from: { path: '^core/', pathNot: '[.]test[.]ts$' },
+      from: { path: '^core/', pathNot: '[.](test|fixture)[.]ts$' },
       to: { dependencyTypes: ['core'] },
     },
     {

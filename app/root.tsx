@@ -1,14 +1,5 @@
 import type { ReactNode } from 'react'
-import {
-  isRouteErrorResponse,
-  Link,
-  Links,
-  Meta,
-  Outlet,
-  Scripts,
-  ScrollRestoration,
-  useRouteError,
-} from 'react-router'
+import { isRouteErrorResponse, Link, Links, Meta, Outlet, Scripts, ScrollRestoration, useRouteError } from 'react-router'
 import { Toaster } from 'sonner'
 import './app.css'
 

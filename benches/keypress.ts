@@ -27,9 +27,7 @@ try {
     const times: Times = { ours: [], byHand: [] }
     Object.assign(window, { times })
     let weight = 500
-    const documents = [...document.querySelectorAll<HTMLIFrameElement>('[data-view] iframe')].map(
-      (frame) => frame.contentDocument!,
-    )
+    const documents = [...document.querySelectorAll<HTMLIFrameElement>('[data-view] iframe')].map((frame) => frame.contentDocument!)
     const painted = (list: number[], from: number) =>
       requestAnimationFrame(() => {
         // A message is handled after the frame has been painted.
@@ -56,8 +54,7 @@ try {
     ] as const) {
       await page.keyboard.press(key)
       await page.waitForFunction(
-        ([list, count]) =>
-          (window as unknown as { times: Times }).times[list as 'ours'].length > Number(count),
+        ([list, count]) => (window as unknown as { times: Times }).times[list as 'ours'].length > Number(count),
         [name, i] as const,
       )
     }

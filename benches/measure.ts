@@ -24,7 +24,5 @@ export type Row = {
 export function print({ what, against, ratio, wanted, figures }: Row): void {
   const verdict = ratio === null || wanted === null ? '' : ratio <= wanted ? 'reached' : 'NOT reached'
   const shown = ratio === null ? '–' : ratio.toFixed(ratio < 0.1 ? 4 : 2)
-  console.log(
-    `${what} / ${against}: ${shown}${wanted === null ? '' : ` (wanted at most ${wanted}, ${verdict})`}. ${figures}`,
-  )
+  console.log(`${what} / ${against}: ${shown}${wanted === null ? '' : ` (wanted at most ${wanted}, ${verdict})`}. ${figures}`)
 }

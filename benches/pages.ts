@@ -25,11 +25,7 @@ export function siteOf(blocks: number): Site {
   const known = new Set(sections.map((one) => one.id))
   const pages = [{ ...base.pages[0]!, sections }]
   const json = JSON.stringify({ ...base, breakpoints: DEFAULT_BREAKPOINTS, pages }, (key, value: unknown) =>
-    key === 'section' && typeof value === 'string'
-      ? known.has(`${value}-0`)
-        ? `${value}-0`
-        : undefined
-      : value,
+    key === 'section' && typeof value === 'string' ? (known.has(`${value}-0`) ? `${value}-0` : undefined) : value,
   )
   return checkSite(JSON.parse(json))
 }

@@ -29,15 +29,14 @@ const REACT_NAMES: Record<string, string> = { class: 'className', for: 'htmlFor'
 /** The same elements for React: made beforehand, so that only its printing is measured. */
 function toReact(node: Nodes, key: number): ReactNode {
   if (node.type === 'text') return node.value
-  if (node.type !== 'element')
-    return 'children' in node ? createElement(Fragment, { key }, ...node.children.map(toReact)) : null
+  if (node.type !== 'element') return 'children' in node ? createElement(Fragment, { key }, ...node.children.map(toReact)) : null
   const { tagName, properties, children } = node as Element
   const props: Record<string, unknown> = { key }
   for (const [name, value] of Object.entries(properties)) {
     const info = find(tagName === 'svg' ? svg : html, name)
-    props[
-      REACT_NAMES[info.attribute] ?? (info.property.startsWith('data') ? info.attribute : info.property)
-    ] = Array.isArray(value) ? value.join(' ') : value
+    props[REACT_NAMES[info.attribute] ?? (info.property.startsWith('data') ? info.attribute : info.property)] = Array.isArray(value)
+      ? value.join(' ')
+      : value
   }
   return createElement(tagName, props, ...children.map(toReact))
 }
@@ -46,13 +45,7 @@ function fullRender(): Row {
   const site = siteOf(200)
   const page = site.pages[0]!
   const render = createRenderer({ ...options, editing: false, viewportUnit: 'unit' })
-  const tree = documentTree(
-    site,
-    page,
-    'en',
-    element('link', { rel: ['stylesheet'], href: 'style.css' }, []),
-    render(site, page),
-  )
+  const tree = documentTree(site, page, 'en', element('link', { rel: ['stylesheet'], href: 'style.css' }, []), render(site, page))
   const react = toReact({ type: 'root', children: tree.children.filter((one) => one.type === 'element') }, 0)
   const theirs = median(
     200,
@@ -110,10 +103,7 @@ function edits(): Row[] {
       if (i >= 500) times[n]!.push(performance.now() - from)
     }
   }
-  const [at800, at50] = times.map((list) => list.sort((a, b) => a - b)[Math.floor(list.length / 2)]!) as [
-    number,
-    number,
-  ]
+  const [at800, at50] = times.map((list) => list.sort((a, b) => a - b)[Math.floor(list.length / 2)]!) as [number, number]
   return [
     {
       what: 'one edit on an 800-block page',

@@ -12,8 +12,7 @@ const app = await start(data)
 const home = await (await fetch(app.url)).text()
 const id = /sites\/([\w-]{10})/.exec(home)![1]!
 const document = await (await fetch(`${app.url}/sites/${id}/file?form=json`)).text()
-const section = (JSON.parse(document) as { pages: { sections: { id: string }[] }[] }).pages[0]!.sections[0]!
-  .id
+const section = (JSON.parse(document) as { pages: { sections: { id: string }[] }[] }).pages[0]!.sections[0]!.id
 
 async function overHttp(): Promise<number> {
   const from = performance.now()

@@ -33,28 +33,19 @@ async function main(args: string[]): Promise<number> {
   }
   const { site, pictures } = readSiteFile(new Uint8Array(readFileSync(file)))
   const original = originals(resolve(file), pictures)
-  const { files, missing } = await exportFiles(
-    site,
-    minify ? 'minified' : 'readable',
-    async (picture, width) => {
-      const bytes = original(picture)
-      if (!bytes || width === null) return bytes
-      return new Uint8Array(
-        await sharp(bytes)
-          .rotate()
-          .resize({ width, withoutEnlargement: true })
-          .webp({ quality: 78, effort: 3 })
-          .toBuffer(),
-      )
-    },
-  )
+  const { files, missing } = await exportFiles(site, minify ? 'minified' : 'readable', async (picture, width) => {
+    const bytes = original(picture)
+    if (!bytes || width === null) return bytes
+    return new Uint8Array(
+      await sharp(bytes).rotate().resize({ width, withoutEnlargement: true }).webp({ quality: 78, effort: 3 }).toBuffer(),
+    )
+  })
   for (const { file: name, bytes } of files) {
     const path = join(folder, name)
     mkdirSync(dirname(path), { recursive: true })
     writeFileSync(path, bytes)
   }
-  for (const name of missing)
-    console.error(`The picture "${name}" is not in the file, nor beside it; the pages will lack it.`)
+  for (const name of missing) console.error(`The picture "${name}" is not in the file, nor beside it; the pages will lack it.`)
   console.log(`${files.length} files in ${folder}`)
   return missing.length === 0 ? 0 : 1
 }

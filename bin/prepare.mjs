@@ -38,8 +38,7 @@ function filesIn(folder) {
 /** A digest of files, to tell whether something must be done anew. */
 function digest(paths) {
   const hash = createHash('sha256')
-  for (const path of paths)
-    for (const file of filesIn(join(ROOT, path))) hash.update(file).update(readFileSync(file))
+  for (const path of paths) for (const file of filesIn(join(ROOT, path))) hash.update(file).update(readFileSync(file))
   return hash.digest('hex')
 }
 
@@ -61,15 +60,7 @@ export async function install() {
   stamp('install', wanted)
 }
 
-const SOURCES = [
-  'app',
-  'core',
-  'server',
-  'public',
-  'vite.config.ts',
-  'react-router.config.ts',
-  'package-lock.json',
-]
+const SOURCES = ['app', 'core', 'server', 'public', 'vite.config.ts', 'react-router.config.ts', 'package-lock.json']
 
 /** Builds the application if its sources changed since it was last done. */
 export async function build() {
@@ -79,12 +70,7 @@ export async function build() {
   stamp('build', wanted)
 }
 
-const CHROMIUM = [
-  process.env.CHROMIUM_PATH,
-  '/usr/bin/chromium',
-  '/usr/bin/chromium-browser',
-  '/usr/bin/google-chrome',
-]
+const CHROMIUM = [process.env.CHROMIUM_PATH, '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome']
 
 /** Finds Chromium, or installs Debian's where that can be done. */
 export async function chromium() {
@@ -95,12 +81,9 @@ export async function chromium() {
       process.exit(1)
     }
     await must('Looking up packages', 'apt-get', ['update', '-qq'])
-    await must(
-      'Installing Chromium',
-      'apt-get',
-      ['install', '-y', '-qq', '--no-install-recommends', 'chromium'],
-      { DEBIAN_FRONTEND: 'noninteractive' },
-    )
+    await must('Installing Chromium', 'apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], {
+      DEBIAN_FRONTEND: 'noninteractive',
+    })
   }
   return find()
 }

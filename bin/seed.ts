@@ -16,10 +16,7 @@ if (listSites(store).length === 0) {
   for (const name of DEMO) {
     const site = readSite(readFileSync(join('demo', `${name}.site.json`), 'utf8'))
     const pictures = new Map(
-      site.pictures.map((one) => [
-        one.hash,
-        new Uint8Array(readFileSync(join('demo', 'pictures', pictureFile(one)))),
-      ]),
+      site.pictures.map((one) => [one.hash, new Uint8Array(readFileSync(join('demo', 'pictures', pictureFile(one))))]),
     )
     await importSite(store, writeSiteZip({ site, pictures }))
     console.log(`· ${site.name} loaded`)

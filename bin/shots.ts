@@ -38,10 +38,7 @@ const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
     'play',
     async (page) => {
       await page.getByRole('link', { name: 'Play page' }).click()
-      await page
-        .getByRole('group', { name: 'Widths of the views' })
-        .getByRole('button', { name: '768' })
-        .click()
+      await page.getByRole('group', { name: 'Widths of the views' }).getByRole('button', { name: '768' }).click()
       await page.waitForLoadState('networkidle')
     },
   ],

@@ -37,15 +37,7 @@ export type Painting = {
 }
 
 /** Paints a picture: light, shapes, then grain and uneven light over both, as a camera would give. */
-export async function paint({
-  width,
-  height,
-  seed,
-  shade,
-  shapes,
-  grain,
-  vignette,
-}: Painting): Promise<Buffer> {
+export async function paint({ width, height, seed, shade, shapes, grain, vignette }: Painting): Promise<Buffer> {
   const base = Buffer.alloc(width * height * 3)
   const ratio = width / height
   for (let y = 0, at = 0; y < height; y++) {

@@ -1,19 +1,7 @@
 import { DEFAULT_BREAKPOINTS, DEFAULT_GUIDE } from '#core/site/defaults'
 import { FILE_FORMAT, FILE_VERSION, type Site } from '#core/site/schema'
 import { role, token } from '#core/style/values'
-import {
-  beginSite,
-  button,
-  eyebrow,
-  group,
-  heading,
-  link,
-  list,
-  painting,
-  picture,
-  section,
-  text,
-} from './compose'
+import { beginSite, button, eyebrow, group, heading, link, list, painting, picture, section, text } from './compose'
 
 const SHOP = { href: 'mailto:counter@tallowandtwine.example' }
 
@@ -100,26 +88,15 @@ export function chandler(): Site {
                 aspect: { width: 3, height: 2 },
                 middle: { span: 4 },
               }),
-              group(
-                { name: 'Words', span: 4, start: 9, rowGap: token('space-4'), middle: { span: 4, start: 5 } },
-                [
-                  eyebrow('On the wall this week'),
-                  heading(2, 'Forty ropes, none of them the wrong one'),
-                  list(false, {}, [
-                    'Three-strand hemp, tarred',
-                    'Cotton sash cord, 6 to 12 mm',
-                    'Sail twine, waxed twice',
-                  ]),
-                ],
-              ),
+              group({ name: 'Words', span: 4, start: 9, rowGap: token('space-4'), middle: { span: 4, start: 5 } }, [
+                eyebrow('On the wall this week'),
+                heading(2, 'Forty ropes, none of them the wrong one'),
+                list(false, {}, ['Three-strand hemp, tarred', 'Cotton sash cord, 6 to 12 mm', 'Sail twine, waxed twice']),
+              ]),
             ],
           ),
           section('footer', { paddingTop: token('space-6'), paddingBottom: token('space-6') }, [
-            text(
-              'Tallow & Twine, the old quay. Open when the shutters are.',
-              { ink: role('ink-soft') },
-              'small',
-            ),
+            text('Tallow & Twine, the old quay. Open when the shutters are.', { ink: role('ink-soft') }, 'small'),
           ]),
         ],
       },

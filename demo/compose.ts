@@ -39,8 +39,7 @@ const words = (text: string | Span[]) => ({ words: { en: typeof text === 'string
 const holder = <K extends ContainerKind>(kind: K, look: Look, children: Block[], fields: object = {}) =>
   block(kind, look, { ...fields, children })
 
-export const section = (job: Section['job'], look: Look, children: Block[]): Section =>
-  holder('section', look, children, { job })
+export const section = (job: Section['job'], look: Look, children: Block[]): Section => holder('section', look, children, { job })
 export const group = (look: Look, children: Block[], element?: 'article'): Block =>
   holder('group', look, children, element ? { element } : {})
 export const eyebrow = (text: string, look: Look = {}): Block => block('eyebrow', look, words(text))
@@ -65,9 +64,7 @@ export const divider = (look: Look = {}): Block => block('divider', look, {})
 export const picture = (id: string, alt: string, look: Look = {}): Block =>
   block('picture', look, { picture: id, alt: { en: alt } })
 
-const icons = JSON.parse(
-  readFileSync(join('node_modules', 'lucide-static', 'icon-nodes.json'), 'utf8'),
-) as Record<string, unknown>
+const icons = JSON.parse(readFileSync(join('node_modules', 'lucide-static', 'icon-nodes.json'), 'utf8')) as Record<string, unknown>
 
 /** An icon of the open Lucide set. */
 export function icon(name: string, size: number, look: Look = {}): Block {

@@ -2,21 +2,7 @@ import { DEFAULT_BREAKPOINTS, DEFAULT_GUIDE } from '#core/site/defaults'
 import { FILE_FORMAT, FILE_VERSION, type Site } from '#core/site/schema'
 import type { StyleGuide } from '#core/site/style-guide'
 import { pixels, role, token } from '#core/style/values'
-import {
-  beginSite,
-  button,
-  divider,
-  eyebrow,
-  group,
-  heading,
-  icon,
-  link,
-  nav,
-  painting,
-  picture,
-  section,
-  text,
-} from './compose'
+import { beginSite, button, divider, eyebrow, group, heading, icon, link, nav, painting, picture, section, text } from './compose'
 
 const fluid = (small: number, large: number) => ({
   fluid: { from: { at: 375, px: small }, to: { at: 1360, px: large } },
@@ -219,16 +205,8 @@ const REASONS = [
     'Skies without street lamps',
     'Eleven kilometres from the nearest village, and a ridge between us and the coast road.',
   ],
-  [
-    'telescope',
-    'A telescope each',
-    'Twelve instruments on the terrace, so no queue is longer than one song.',
-  ],
-  [
-    'coffee',
-    'Tea that stays hot',
-    'The stove is lit from dusk until the last car leaves. There is always more tea.',
-  ],
+  ['telescope', 'A telescope each', 'Twelve instruments on the terrace, so no queue is longer than one song.'],
+  ['coffee', 'Tea that stays hot', 'The stove is lit from dusk until the last car leaves. There is always more tea.'],
 ] as const
 
 function reasons() {
@@ -261,11 +239,7 @@ function reasons() {
 }
 
 const STEPS = [
-  [
-    '1',
-    'Pick a night',
-    'Choose a Friday or a Saturday. If the cloud comes in we write by noon, and you choose another.',
-  ],
+  ['1', 'Pick a night', 'Choose a Friday or a Saturday. If the cloud comes in we write by noon, and you choose another.'],
   ['2', 'Wrap up', 'Hat, gloves, the coat you think is too much. We lend blankets and red torches.'],
   ['3', 'Look up', 'A volunteer walks you from the Moon to the next galaxy along. Stay until ten.'],
 ] as const
@@ -404,11 +378,7 @@ function proof() {
         },
         [
           eyebrow('From the log book', { ink: role('link') }),
-          text(
-            'I came for my daughter’s homework and stayed until they put the stove out. She had to drive me home.',
-            {},
-            'quote',
-          ),
+          text('I came for my daughter’s homework and stayed until they put the stove out. She had to drive me home.', {}, 'quote'),
           text('Visitor 4,016, a Saturday in November', { ink: role('ink-soft') }, 'small'),
         ],
       ),

@@ -1,13 +1,7 @@
 import { add, mix, type Painting, ramp, type Rgb } from './canvas'
 import { layered, noise } from './noise'
 
-const stars = (
-  width: number,
-  height: number,
-  random: () => number,
-  count: number,
-  lowest: number,
-): string => {
+const stars = (width: number, height: number, random: () => number, count: number, lowest: number): string => {
   let svg = ''
   for (let i = 0; i < count; i++) {
     const r = 0.6 + random() ** 6 * 4.2
@@ -19,14 +13,7 @@ const stars = (
 }
 
 /** A line of hills as a path, from noise. */
-const ridge = (
-  width: number,
-  height: number,
-  level: number,
-  rise: number,
-  seed: number,
-  fill: string,
-): string => {
+const ridge = (width: number, height: number, level: number, rise: number, seed: number, fill: string): string => {
   let path = `M0 ${height}`
   for (let x = 0; x <= width; x += 8) {
     const h = layered((x / width) * 3.2, seed, seed, 6) - 0.5
@@ -59,11 +46,7 @@ const sky = (seed: number, glow: Rgb, x0: number): Painting['shade'] => {
     const band = Math.exp(-((across * 5.2) ** 2)) * cloud
     const dust = Math.exp(-(((across + 0.02) * 16) ** 2)) * layered(along * 14, across * 20, seed + 9)
     const horizon = Math.exp(-(((y - 0.86) * 5) ** 2)) * Math.exp(-(((x - 0.8) * 2.4) ** 2))
-    return add(
-      add(add(base, [150, 132, 200], band * 0.75), [-70, -62, -90], dust * 0.55),
-      glow,
-      horizon * 0.6,
-    )
+    return add(add(add(base, [150, 132, 200], band * 0.75), [-70, -62, -90], dust * 0.55), glow, horizon * 0.6)
   }
 }
 
@@ -144,11 +127,7 @@ export const PAINTINGS: Record<string, Painting> = {
       const rough = layered(dx * 26, dy * 26, 43, 4)
       const tone = (seas < 0.47 ? 0.62 : 1) * (0.76 + rough * 0.42)
       const grey: Rgb = [232, 226, 212]
-      return mix(
-        night,
-        [grey[0] * tone * light, grey[1] * tone * light, grey[2] * tone * light],
-        (1 - d) * 90,
-      )
+      return mix(night, [grey[0] * tone * light, grey[1] * tone * light, grey[2] * tone * light], (1 - d) * 90)
     },
     grain: 10,
     vignette: 0.2,
@@ -175,11 +154,7 @@ export const PAINTINGS: Record<string, Painting> = {
       const stone = 0.7 + 0.5 * layered(x * 9 * ratio, y * 9, 53)
       const heat = Math.exp(-(((x - 0.5) * ratio) ** 2 * 5 + (y - 0.62) ** 2 * 9))
       const floor = y > 0.84 ? 0.62 : 1
-      return add(
-        [wall[0] * stone * floor, wall[1] * stone * floor, wall[2] * stone * floor],
-        fire,
-        heat * 0.62,
-      )
+      return add([wall[0] * stone * floor, wall[1] * stone * floor, wall[2] * stone * floor], fire, heat * 0.62)
     },
     grain: 13,
     vignette: 0.5,
@@ -213,10 +188,7 @@ export const PAINTINGS: Record<string, Painting> = {
       const hand = (x: number, y: number, length: number) => {
         let path = `M${x} ${y}`
         for (let at = 0; at < length; at += 15)
-          path +=
-            random() > 0.86
-              ? `m17 0`
-              : `q${4 + random() * 5} ${-10 - random() * 18} 9 0t6 ${random() * 4 - 2}`
+          path += random() > 0.86 ? `m17 0` : `q${4 + random() * 5} ${-10 - random() * 18} 9 0t6 ${random() * 4 - 2}`
         return `<path d="${path}" fill="none" stroke="#26264a" stroke-width="3.2" stroke-linecap="round" opacity=".85"/>`
       }
       let lines = ''
@@ -244,11 +216,7 @@ export const PAINTINGS: Record<string, Painting> = {
       const red = Math.max(0, gas - 0.36) * reach * 3
       const blue = Math.max(0, dust - 0.46) * reach * 2.2
       const core = Math.exp(-(((x - 0.47) * ratio) ** 2 + (y - 0.48) ** 2) * 42)
-      return add(
-        add(add([10, 9, 24], [210, 74, 110], red), [90, 130, 230], blue),
-        [255, 226, 190],
-        core * (0.35 + gas * 0.8),
-      )
+      return add(add(add([10, 9, 24], [210, 74, 110], red), [90, 130, 230], blue), [255, 226, 190], core * (0.35 + gas * 0.8))
     },
     grain: 8,
     vignette: 0.3,

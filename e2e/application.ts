@@ -30,9 +30,7 @@ export function finish(command: string, args: string[], env: NodeJS.ProcessEnv =
     let text = ''
     child.stdout.on('data', (chunk: Buffer) => (text += chunk.toString()))
     child.stderr.on('data', (chunk: Buffer) => (text += chunk.toString()))
-    child.on('exit', (code) =>
-      code === 0 ? done(text) : failed(new Error(`${command} ${args.join(' ')}: ${text}`)),
-    )
+    child.on('exit', (code) => (code === 0 ? done(text) : failed(new Error(`${command} ${args.join(' ')}: ${text}`))))
   })
 }
 
@@ -40,20 +38,16 @@ export function finish(command: string, args: string[], env: NodeJS.ProcessEnv =
 export async function start(data: string): Promise<Application> {
   const port = await freePort()
   const url = `http://127.0.0.1:${port}`
-  const child = spawn(
-    process.execPath,
-    ['node_modules/@react-router/serve/bin.js', './build/server/index.js'],
-    {
-      env: {
-        ...process.env,
-        NODE_ENV: 'production',
-        HOST: '127.0.0.1',
-        PORT: String(port),
-        YARROWFINCH_DATA: data,
-      },
-      stdio: ['ignore', 'pipe', 'inherit'],
+  const child = spawn(process.execPath, ['node_modules/@react-router/serve/bin.js', './build/server/index.js'], {
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      HOST: '127.0.0.1',
+      PORT: String(port),
+      YARROWFINCH_DATA: data,
     },
-  )
+    stdio: ['ignore', 'pipe', 'inherit'],
+  })
   const gone = new Promise<void>((done) => child.on('exit', () => done()))
   // The server says so once it listens.
   await new Promise<void>((done, failed) => {
@@ -106,9 +100,7 @@ export async function composed(page: Page): Promise<void> {
       .evaluateAll(
         (frames) =>
           frames.length > 0 &&
-          frames.every(
-            (frame) => ((frame as HTMLIFrameElement).contentDocument?.adoptedStyleSheets.length ?? 0) > 0,
-          ),
+          frames.every((frame) => ((frame as HTMLIFrameElement).contentDocument?.adoptedStyleSheets.length ?? 0) > 0),
       )
     expect(ready).toBe(true)
   }).toPass()

@@ -45,19 +45,14 @@ async function typeWords(page: Page, words: string) {
   await expect(page.frameLocator('[data-view="1280"] iframe').locator('[contenteditable=true]')).toBeFocused()
   await page.keyboard.type(words)
   await page.keyboard.press('Escape')
-  await expect(page.frameLocator('[data-view="1280"] iframe').locator('[contenteditable=true]')).toHaveCount(
-    0,
-  )
+  await expect(page.frameLocator('[data-view="1280"] iframe').locator('[contenteditable=true]')).toHaveCount(0)
 }
 
 function near(a: Box[], b: Box[]): void {
   expect(a.length).toBe(b.length)
   a.forEach((box, i) => {
     for (const side of ['left', 'top', 'width', 'height'] as const) {
-      expect(
-        Math.abs(box[side] - b[i]![side]),
-        `${side} of box ${i}: ${box[side]} and ${b[i]![side]}`,
-      ).toBeLessThanOrEqual(0.5)
+      expect(Math.abs(box[side] - b[i]![side]), `${side} of box ${i}: ${box[side]} and ${b[i]![side]}`).toBeLessThanOrEqual(0.5)
     }
   })
 }
@@ -104,9 +99,7 @@ test('the whole job from nothing: a site, a section, words, a picture, columns, 
   await page.mouse.move(full.left + full.width * 0.66, full.top + full.height / 2, { steps: 8 })
   await expect(page.getByText(/^8 of 12 columns, 739 px$/)).toBeVisible()
   await page.mouse.up()
-  await expect(
-    page.getByText('Fills 8 of 12 columns, 739 px at 1280. Below 1024 it takes the full row.'),
-  ).toBeVisible()
+  await expect(page.getByText('Fills 8 of 12 columns, 739 px at 1280. Below 1024 it takes the full row.')).toBeVisible()
 
   // Below the middle breakpoint it takes six.
   await page.getByRole('button', { name: /Below 1024/ }).click()

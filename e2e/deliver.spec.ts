@@ -35,10 +35,7 @@ test('a mockup is the page to the pixel, at 1x and 2x', async ({ page, app, cont
   }
 })
 
-test('what is to be mended is named, leads to its block, and the minified code is smaller', async ({
-  page,
-  app,
-}) => {
+test('what is to be mended is named, leads to its block, and the minified code is smaller', async ({ page, app }) => {
   await openSite(page, app, SITE)
   const order = page.getByRole('complementary', { name: 'Running order' })
   await order.getByRole('button', { name: /^03 Reasons/ }).click()
@@ -51,9 +48,7 @@ test('what is to be mended is named, leads to its block, and the minified code i
   await page.getByRole('link', { name: /Deliver/ }).click()
   await expect(page.getByText(/has no picture: a crossed frame/)).toBeVisible()
   const weight = async () =>
-    Number.parseFloat(
-      (await page.getByRole('button', { name: /^style\.css/ }).innerText()).split('\n').at(-1)!,
-    )
+    Number.parseFloat((await page.getByRole('button', { name: /^style\.css/ }).innerText()).split('\n').at(-1)!)
   const readable = await weight()
   await page.getByRole('button', { name: 'Minified' }).click()
   await expect.poll(weight).toBeLessThan(readable * 0.9)
@@ -116,9 +111,7 @@ test('no rule of the exported stylesheet goes unused at all widths, and Chromium
         declared++
         const selectors = rule.selectorText.split(/,(?![^(]*\))/)
         for (const selector of selectors) {
-          const plain = selector
-            .replace(/::?(after|before)|:is\(:hover, :focus-visible\)|:is\(:hover, :focus-within\)/g, '')
-            .trim()
+          const plain = selector.replace(/::?(after|before)|:is\(:hover, :focus-visible\)|:is\(:hover, :focus-within\)/g, '').trim()
           if (plain !== ':root' && !document.querySelector(plain)) unused.push(selector)
         }
       }

@@ -16,12 +16,7 @@ test('bad requests get a sentence and a status of 4xx, and change nothing', asyn
       multipart: { picture: { name, mimeType: 'image/jpeg', buffer } },
     })
   const cases: [string, Promise<{ status: () => number; json: () => Promise<unknown> }>, number, RegExp][] = [
-    [
-      'no JSON',
-      request.post(edits, { data: Buffer.from('{'), headers: { 'Content-Type': 'application/json' } }),
-      422,
-      /not JSON/,
-    ],
+    ['no JSON', request.post(edits, { data: Buffer.from('{'), headers: { 'Content-Type': 'application/json' } }), 422, /not JSON/],
     [
       'an edit of no kind',
       request.post(edits, { data: { base: 0, edits: [{ key: 'a', edit: { kind: 'explode' } }] } }),
@@ -44,9 +39,7 @@ test('bad requests get a sentence and a status of 4xx, and change nothing', asyn
       request.post(edits, {
         data: {
           base: 0,
-          edits: [
-            { key: 'a', edit: { kind: 'style', block: 'x', scope: 'base', values: { behaviour: 'url(x)' } } },
-          ],
+          edits: [{ key: 'a', edit: { kind: 'style', block: 'x', scope: 'base', values: { behaviour: 'url(x)' } } }],
         },
       }),
       422,
@@ -78,20 +71,10 @@ test('bad requests get a sentence and a status of 4xx, and change nothing', asyn
     ['no picture', picture(Buffer.from('hello')), 422, /not a JPEG, PNG, WebP, AVIF or SVG/],
     ['a picture of 31 MB', picture(Buffer.alloc(31 * 1024 * 1024)), 422, /30 MB at most/],
     ['a picture by a wrong name', request.get(`${app.url}/pictures/..%2f..%2fetc`), 422, /SHA-256/],
-    [
-      'a picture of a silly width',
-      request.get(`${app.url}/pictures/${'a'.repeat(64)}?w=99999`),
-      404,
-      /no such picture/,
-    ],
+    ['a picture of a silly width', request.get(`${app.url}/pictures/${'a'.repeat(64)}?w=99999`), 404, /no such picture/],
     ['a font that is none', request.get(`${app.url}/fonts/passwd`), 404, /no such font/],
     ['a page that is none', request.get(`${app.url}/visit/${id}/nowhere.html`), 404, /no such page/],
-    [
-      'a mockup of a silly width',
-      request.get(`${app.url}/sites/${id}/pages/autumn/mockup?width=1&density=1`),
-      422,
-      /wrong shape/,
-    ],
+    ['a mockup of a silly width', request.get(`${app.url}/sites/${id}/pages/autumn/mockup?width=1&density=1`), 422, /wrong shape/],
   ]
   for (const [what, answer, status, sentence] of cases) {
     const response = await answer
@@ -108,10 +91,7 @@ test('bad requests get a sentence and a status of 4xx, and change nothing', asyn
   expect(await documentOf(request, app, id)).toBe(before)
 })
 
-test('a broken site file is refused on the home screen, a good one opens, and a deleted site comes back', async ({
-  page,
-  app,
-}) => {
+test('a broken site file is refused on the home screen, a good one opens, and a deleted site comes back', async ({ page, app }) => {
   await page.goto(app.url)
   const plates = page.getByRole('link', { name: /^Open / })
   const count = await plates.count()

@@ -20,8 +20,7 @@ const press = async (page: Page, width: number, selector: string, nth = 0) => {
 }
 const tray = (page: Page) => page.getByRole('region', { name: 'Tray' })
 const order = (page: Page) => page.getByRole('complementary', { name: 'Running order' })
-const names = (page: Page) =>
-  order(page).locator('[aria-roledescription=section] .font-semibold').allTextContents()
+const names = (page: Page) => order(page).locator('[aria-roledescription=section] .font-semibold').allTextContents()
 
 test.describe('axe finds nothing serious', () => {
   test('on the sites, in Compose, Play and Deliver, and on the exported page', async ({ page, app }) => {
@@ -147,10 +146,7 @@ test('a block is dragged within its group, into another, and onto columns', asyn
   await saved(page)
 })
 
-test('what is covered is reached by the path, and exceptions are marked and returned from', async ({
-  page,
-  app,
-}) => {
+test('what is covered is reached by the path, and exceptions are marked and returned from', async ({ page, app }) => {
   await openSite(page, app, SITE)
   await press(page, 1280, '#what-you-see h3')
   const path = page.getByRole('navigation', { name: 'Path to the block' })
@@ -159,10 +155,7 @@ test('what is covered is reached by the path, and exceptions are marked and retu
   await expect(tray(page).getByRole('heading', { name: 'Words', exact: true }).first()).toBeVisible()
 
   await page.getByTitle('Edit widths below 640 alone').click()
-  await expect(page.getByRole('button', { name: /Below 640 [12345] exceptions?/ })).toHaveAttribute(
-    'aria-pressed',
-    'true',
-  )
+  await expect(page.getByRole('button', { name: /Below 640 [12345] exceptions?/ })).toHaveAttribute('aria-pressed', 'true')
   const notch = tray(page).getByRole('button', { name: 'Differs from the base' }).first()
   await notch.click()
   await expect(page.getByText(/in the base:/).first()).toBeVisible()
@@ -170,10 +163,7 @@ test('what is covered is reached by the path, and exceptions are marked and retu
   await expect(page.getByRole('button', { name: /^Undo/ })).toBeEnabled()
 })
 
-test('words are edited in place with marks, links and new lines, and every view shows them at once', async ({
-  page,
-  app,
-}) => {
+test('words are edited in place with marks, links and new lines, and every view shows them at once', async ({ page, app }) => {
   await openSite(page, app, 'Tallow & Twine')
   const lead = middle(await onScreen(page, 1280, 'p.lead'))
   await page.mouse.dblclick(lead.x, lead.y)
@@ -200,10 +190,7 @@ test('words are edited in place with marks, links and new lines, and every view 
   await expect(page.frameLocator('[data-view="1280"] iframe').locator('p.lead')).toHaveText('Rope and lamps')
 })
 
-test('views and breakpoints are moved on the ruler by drag and by keys, and views come and go', async ({
-  page,
-  app,
-}) => {
+test('views and breakpoints are moved on the ruler by drag and by keys, and views come and go', async ({ page, app }) => {
   await openSite(page, app, 'Tallow & Twine')
   const flag = page.getByRole('button', { name: /^Breakpoint below 1024 px/ })
   const box = (await flag.boundingBox())!
@@ -251,8 +238,7 @@ test('keys work, and blocks are copied, pasted, duplicated and deleted with them
   await page.keyboard.press(']')
   await expect(tray(page).getByRole('heading', { name: 'Opening', exact: true })).toBeVisible()
 
-  const buttons = () =>
-    page.frameLocator('[data-view="1280"] iframe').locator('#opening .button-primary').count()
+  const buttons = () => page.frameLocator('[data-view="1280"] iframe').locator('#opening .button-primary').count()
   const before = await buttons()
   await press(page, 1280, '#opening .button-primary')
   await page.keyboard.press('d')
@@ -273,12 +259,7 @@ test('keys work, and blocks are copied, pasted, duplicated and deleted with them
 
   // Out of its group and back in, by keys.
   const inGroup = () =>
-    page
-      .frameLocator('[data-view="1280"] iframe')
-      .locator('#reasons > div')
-      .first()
-      .locator(':scope > *')
-      .count()
+    page.frameLocator('[data-view="1280"] iframe').locator('#reasons > div').first().locator(':scope > *').count()
   await press(page, 1280, '#reasons h3')
   await page.keyboard.press('Alt+ArrowLeft')
   await expect.poll(inGroup).toBe(2)

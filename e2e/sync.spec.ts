@@ -1,16 +1,6 @@
 import { rmSync } from 'node:fs'
 import type { Page } from '@playwright/test'
-import {
-  type Application,
-  composed,
-  expect,
-  finish,
-  openSite,
-  saved,
-  start,
-  temporaryFolder,
-  test,
-} from './application'
+import { type Application, composed, expect, finish, openSite, saved, start, temporaryFolder, test } from './application'
 
 const SITE = 'Hollin Ridge Observatory'
 
@@ -22,14 +12,9 @@ async function write(page: Page, section: RegExp, block: string, words: string) 
   await page.getByRole('tab', { name: 'Words' }).click()
   await page.getByRole('textbox', { name: 'Words' }).fill(words)
 }
-const inView = (page: Page, selector: string) =>
-  page.frameLocator('[data-view="1280"] iframe').locator(selector)
+const inView = (page: Page, selector: string) => page.frameLocator('[data-view="1280"] iframe').locator(selector)
 
-test('two tabs on one site see each other’s edits, and what cannot be merged is named', async ({
-  page,
-  context,
-  app,
-}) => {
+test('two tabs on one site see each other’s edits, and what cannot be merged is named', async ({ page, context, app }) => {
   await openSite(page, app, SITE)
   const other = await context.newPage()
   await other.goto(page.url())
@@ -38,9 +23,7 @@ test('two tabs on one site see each other’s edits, and what cannot be merged i
   await expect(inView(other, 'h1')).toHaveText('From the first tab')
 
   // Offline, the second tab edits a block that the first one deletes.
-  await context.route('**/edits', (route) =>
-    route.request().frame().page() === other ? route.abort() : route.continue(),
-  )
+  await context.route('**/edits', (route) => (route.request().frame().page() === other ? route.abort() : route.continue()))
   await write(other, /^02 Opening/, 'Eyebrow', 'Typed without a connection')
   await expect(other.getByRole('status').filter({ hasText: /unsent/ })).toBeVisible()
   const order = page.getByRole('complementary', { name: 'Running order' })

@@ -25,10 +25,7 @@ export async function reveal(page: Page, width: number, selector: string): Promi
   const { top } = await onScreen(page, width, selector)
   await page
     .locator('[data-stage]')
-    .evaluate(
-      (stage, y) => stage.scrollTo({ top: stage.scrollTop + y - stage.getBoundingClientRect().top - 80 }),
-      top,
-    )
+    .evaluate((stage, y) => stage.scrollTo({ top: stage.scrollTop + y - stage.getBoundingClientRect().top - 80 }), top)
 }
 
 /** Px of the page's own boxes, of every element that matches in a view, without the space that aligns the rows. */

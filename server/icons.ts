@@ -25,8 +25,7 @@ const MOST = 60
 export function findIcons(query: string): Icon[] {
   const wanted = query.trim().toLowerCase()
   const found = icons().filter((one) => one.words.includes(wanted))
-  const rank = ({ icon }: { icon: Icon }) =>
-    icon.name.startsWith(wanted) ? 0 : icon.name.includes(wanted) ? 1 : 2
+  const rank = ({ icon }: { icon: Icon }) => (icon.name.startsWith(wanted) ? 0 : icon.name.includes(wanted) ? 1 : 2)
   return found
     .sort((a, b) => rank(a) - rank(b) || a.icon.name.localeCompare(b.icon.name))
     .slice(0, MOST)

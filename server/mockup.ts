@@ -6,8 +6,7 @@ import type { Store } from './database'
 import { readFont } from './fonts'
 import { pictureAt, readOriginal } from './pictures'
 
-const dataUrl = (type: string, bytes: Uint8Array) =>
-  `data:${type};base64,${Buffer.from(bytes).toString('base64')}`
+const dataUrl = (type: string, bytes: Uint8Array) => `data:${type};base64,${Buffer.from(bytes).toString('base64')}`
 
 /** The markup of a page's mockup, with all that it shows inside it. */
 export async function mockupMarkup(
@@ -22,9 +21,7 @@ export async function mockupMarkup(
   const pictures = new Map<string, string>()
   for (const [hash, picture] of shown) {
     const vector = picture.type === 'image/svg+xml'
-    const bytes = vector
-      ? await readOriginal(store, hash)
-      : await pictureAt(store, hash, Math.min(picture.width, width * density))
+    const bytes = vector ? await readOriginal(store, hash) : await pictureAt(store, hash, Math.min(picture.width, width * density))
     if (bytes) pictures.set(hash, dataUrl(vector ? 'image/svg+xml' : 'image/webp', bytes))
   }
   const fonts = await Promise.all(

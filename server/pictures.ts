@@ -37,8 +37,7 @@ async function writeWhole(folder: string, name: string, bytes: Uint8Array): Prom
   await rename(draft, join(folder, name))
 }
 
-const looksLikeSvg = (bytes: Uint8Array) =>
-  /<svg[\s>]/i.test(new TextDecoder().decode(bytes.subarray(0, 4096)))
+const looksLikeSvg = (bytes: Uint8Array) => /<svg[\s>]/i.test(new TextDecoder().decode(bytes.subarray(0, 4096)))
 
 async function inspect(
   bytes: Uint8Array,
@@ -59,15 +58,11 @@ async function inspect(
   } catch {
     throw new FormatError(`"${name}" is not a JPEG, PNG, WebP, AVIF or SVG picture, or it is damaged.`)
   }
-  const type =
-    metadata.format === 'heif' && metadata.compression !== 'av1' ? undefined : TYPES[metadata.format ?? '']
+  const type = metadata.format === 'heif' && metadata.compression !== 'av1' ? undefined : TYPES[metadata.format ?? '']
   if (!type || !metadata.width || !metadata.height) {
-    throw new FormatError(
-      `"${name}" is a ${metadata.format} picture. JPEG, PNG, WebP, AVIF and SVG can be used.`,
-    )
+    throw new FormatError(`"${name}" is a ${metadata.format} picture. JPEG, PNG, WebP, AVIF and SVG can be used.`)
   }
-  if (metadata.width * metadata.height > MAX_PIXELS)
-    throw new FormatError(`"${name}" has more than 200 megapixels.`)
+  if (metadata.width * metadata.height > MAX_PIXELS) throw new FormatError(`"${name}" has more than 200 megapixels.`)
   try {
     // Reading all of it finds a file that was cut short, which its header does not show.
     await sharp(bytes, { limitInputPixels: MAX_PIXELS, failOn: 'truncated' }).resize(16).toBuffer()
@@ -90,9 +85,7 @@ async function inspect(
 export async function storePicture(store: Store, input: Uint8Array, name: string): Promise<StoredPicture> {
   if (input.length === 0) throw new FormatError(`"${name}" is empty.`)
   if (input.length > MAX_PICTURE) {
-    throw new FormatError(
-      `"${name}" weighs ${(input.length / 1024 / 1024).toFixed(1)} MB. A picture may weigh 30 MB at most.`,
-    )
+    throw new FormatError(`"${name}" weighs ${(input.length / 1024 / 1024).toFixed(1)} MB. A picture may weigh 30 MB at most.`)
   }
   const { bytes, type, width, height } = await inspect(input, name)
   const hash = hashOf(bytes)

@@ -27,10 +27,7 @@ export const edits = sqliteTable(
     edit: text('edit').notNull(),
     createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
   },
-  (table) => [
-    primaryKey({ columns: [table.site, table.revision] }),
-    uniqueIndex('edits_key').on(table.site, table.key),
-  ],
+  (table) => [primaryKey({ columns: [table.site, table.revision] }), uniqueIndex('edits_key').on(table.site, table.key)],
 )
 
 /** Uploaded pictures by the SHA-256 of their bytes. The files stand beside the database. */

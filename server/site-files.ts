@@ -19,9 +19,7 @@ export async function importSite(store: Store, bytes: Uint8Array): Promise<strin
     const content = file.pictures.get(picture.hash)
     if (!content) continue
     if (createHash('sha256').update(content).digest('hex') !== picture.hash) {
-      throw new FormatError(
-        `The picture "${picture.name}" in the file is not the one that the site was saved with.`,
-      )
+      throw new FormatError(`The picture "${picture.name}" in the file is not the one that the site was saved with.`)
     }
     const stored = await storePicture(store, content, picture.name)
     renamed.set(picture.hash, stored.hash)

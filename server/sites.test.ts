@@ -9,16 +9,7 @@ import { writeSite } from '#core/formats/site-json'
 import { findBlock, walkPage } from '#core/site/tree'
 import { databaseFile, openStore, type Store } from './database'
 import { exportSiteFile, importSite } from './site-files'
-import {
-  createSite,
-  editsSince,
-  forgetDeleted,
-  getSite,
-  listSites,
-  MissingError,
-  saveEdits,
-  setDeleted,
-} from './sites'
+import { createSite, editsSince, forgetDeleted, getSite, listSites, MissingError, saveEdits, setDeleted } from './sites'
 
 let folder: string
 let store: Store
@@ -105,10 +96,7 @@ describe('sites', () => {
 
   test('a file with its pictures opens as the same site, and can be written again', async () => {
     const pictures = new Map(
-      site.pictures.map((one) => [
-        one.hash,
-        new Uint8Array(readFileSync(join('demo', 'pictures', pictureFile(one)))),
-      ]),
+      site.pictures.map((one) => [one.hash, new Uint8Array(readFileSync(join('demo', 'pictures', pictureFile(one))))]),
     )
     const id = await importSite(store, writeSiteZip({ site, pictures }))
     expect(getSite(store, id).site).toEqual(site)
@@ -117,9 +105,7 @@ describe('sites', () => {
   })
 
   test('a file without its pictures, or with others in their place, is refused and adds nothing', async () => {
-    await expect(importSite(store, new TextEncoder().encode(writeSite(site)))).rejects.toThrow(
-      /lacks 7 of its pictures/,
-    )
+    await expect(importSite(store, new TextEncoder().encode(writeSite(site)))).rejects.toThrow(/lacks 7 of its pictures/)
     const wrong = new Map(site.pictures.map((one) => [one.hash, new Uint8Array([1, 2, 3])]))
     await expect(importSite(store, writeSiteZip({ site, pictures: wrong }))).rejects.toThrow(
       /not the one that the site was saved with/,

@@ -46,12 +46,7 @@ function toRecord(store: Store, row: Row): SiteRecord {
 
 /** All sites, the one that was edited last first. */
 export function listSites(store: Store): SiteRecord[] {
-  const rows = store.db
-    .select()
-    .from(sites)
-    .where(isNull(sites.deletedAt))
-    .orderBy(desc(sites.updatedAt))
-    .all()
+  const rows = store.db.select().from(sites).where(isNull(sites.deletedAt)).orderBy(desc(sites.updatedAt)).all()
   return rows.map((row) => toRecord(store, row))
 }
 
@@ -127,18 +122,12 @@ export function editsSince(store: Store, id: string, revision: number): LoggedEd
  * one whose key is known is not applied again.
  * @throws MissingError
  */
-export function saveEdits(
-  store: Store,
-  id: string,
-  base: number,
-  incoming: readonly KeyedEdit[],
-): SaveResult {
+export function saveEdits(store: Store, id: string, base: number, incoming: readonly KeyedEdit[]): SaveResult {
   return store.db.transaction(
     (tx): SaveResult => {
       const record = getSite(store, id)
       const missed = editsSince(store, id, base)
-      if (missed.length > 0 || base > record.revision)
-        return { status: 'behind', revision: record.revision, missed }
+      if (missed.length > 0 || base > record.revision) return { status: 'behind', revision: record.revision, missed }
       let { site, revision } = record
       const refused: { key: string; reason: string }[] = []
       const now = new Date()

@@ -32,8 +32,7 @@ export async function visitFile(
   const picture = files.pictures.find((one) => one.file === name)
   if (picture) {
     const { hash } = picture.picture
-    const bytes =
-      picture.width === null ? await readOriginal(store, hash) : await pictureAt(store, hash, picture.width)
+    const bytes = picture.width === null ? await readOriginal(store, hash) : await pictureAt(store, hash, picture.width)
     return bytes && { bytes, type: picture.width === null ? 'image/svg+xml' : 'image/webp' }
   }
   const font = files.fonts.find((one) => one.file === name)

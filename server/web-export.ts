@@ -18,9 +18,7 @@ export async function exportFiles(
   const wanted = webFiles(site, style)
   const files: ExportedFile[] = wanted.texts.map(({ file, text }) => ({ file, bytes: strToU8(text) }))
   const missing: string[] = []
-  const made = await Promise.all(
-    wanted.pictures.map(async (one) => ({ ...one, bytes: await source(one.picture, one.width) })),
-  )
+  const made = await Promise.all(wanted.pictures.map(async (one) => ({ ...one, bytes: await source(one.picture, one.width) })))
   for (const { file, picture, bytes } of made) {
     if (bytes) files.push({ file, bytes })
     else if (!missing.includes(picture.name)) missing.push(picture.name)

@@ -18,12 +18,7 @@ type DropPlace = { parent: string; index: number; start: number | null; line: Bo
 const THRESHOLD = 4
 
 /** The innermost container at a block that may hold a kind, without the dragged block itself. */
-function containerFor(
-  state: ComposeState,
-  at: string | undefined,
-  kind: BlockKind,
-  dragged: string,
-): Place | undefined {
+function containerFor(state: ComposeState, at: string | undefined, kind: BlockKind, dragged: string): Place | undefined {
   for (let place = at === undefined ? undefined : findBlock(state.session.site, at); place;) {
     const inside = place.block.id === dragged || place.ancestors.some((one) => one.id === dragged)
     if (!inside && isContainer(place.block) && holds[place.block.kind].includes(kind)) return place
@@ -37,13 +32,7 @@ function containerFor(
 export type Dragged = { kind: BlockKind; id: string; span: number | undefined; grab: number }
 
 /** Finds where a block dropped at a point would go. */
-export function dropPlace(
-  state: ComposeState,
-  view: StageView,
-  x: number,
-  y: number,
-  block: Dragged,
-): DropPlace | undefined {
+export function dropPlace(state: ComposeState, view: StageView, x: number, y: number, block: Dragged): DropPlace | undefined {
   const { kind, id: dragged } = block
   const { site } = state.session
   const place = containerFor(state, blockAt(view, x, y), kind, dragged)
@@ -76,13 +65,7 @@ export function dropPlace(
     offered.layout === 'grid' && !over
       ? columnAt(view, place.block.id, offered.columns, x - block.grab, block.span ?? offered.columns)
       : null
-  const line = lineAt(
-    container,
-    siblings,
-    before,
-    after,
-    sameRow.length > 0 && !(start !== null && sameRow.length === 0),
-  )
+  const line = lineAt(container, siblings, before, after, sameRow.length > 0 && !(start !== null && sameRow.length === 0))
   const name = blockName(place.block)
   return {
     parent: place.block.id,
@@ -99,14 +82,10 @@ function columnAt(view: StageView, id: string, columns: number, edge: number, sp
   const style = view.frame.document.defaultView!.getComputedStyle(element)
   const box = boxOfElement(element, view.scale)
   const left = box.left / view.scale + Number.parseFloat(style.paddingLeft)
-  const inner =
-    box.width / view.scale - Number.parseFloat(style.paddingLeft) - Number.parseFloat(style.paddingRight)
+  const inner = box.width / view.scale - Number.parseFloat(style.paddingLeft) - Number.parseFloat(style.paddingRight)
   const gap = Number.parseFloat(style.columnGap) || 0
   const step = (inner + gap) / columns
-  return Math.max(
-    1,
-    Math.min(columns - Math.min(span, columns) + 1, Math.round((edge / view.scale - left) / step) + 1),
-  )
+  return Math.max(1, Math.min(columns - Math.min(span, columns) + 1, Math.round((edge / view.scale - left) / step) + 1))
 }
 
 type Sibling = { id: string; box: Box }
@@ -129,11 +108,7 @@ function lineAt(
       }
   }
   const last = siblings.at(-1)
-  const top = before
-    ? before.box.top - 2
-    : last
-      ? last.box.top + last.box.height + 1
-      : container.top + container.height / 2
+  const top = before ? before.box.top - 2 : last ? last.box.top + last.box.height + 1 : container.top + container.height / 2
   return { left: container.left + 4, top, width: container.width - 8, height: 2 }
 }
 
@@ -179,15 +154,13 @@ export function useBlockDrag(index: number, surface: RefObject<HTMLDivElement | 
         return
       }
       drag.current = { id, x: event.clientX, y: event.clientY, moving: false }
-      const grab =
-        event.clientX - surface.current!.getBoundingClientRect().left - (boxOf(view, id)?.left ?? 0)
+      const grab = event.clientX - surface.current!.getBoundingClientRect().left - (boxOf(view, id)?.left ?? 0)
       let latest: DropPlace | undefined
 
       const move = (now: globalThis.PointerEvent) => {
         const { current } = drag
         if (!current) return
-        if (!current.moving && Math.hypot(now.clientX - current.x, now.clientY - current.y) < THRESHOLD)
-          return
+        if (!current.moving && Math.hypot(now.clientX - current.x, now.clientY - current.y) < THRESHOLD) return
         if (!current.moving) select(store, id)
         current.moving = true
         const bounds = surface.current!.getBoundingClientRect()

@@ -19,8 +19,7 @@ export function ByName() {
 
   useEffect(() => {
     const onKeyDown = (event: KeyboardEvent) => {
-      if (inText(event.target) || store.getState().words || event.ctrlKey || event.metaKey || event.altKey)
-        return
+      if (inText(event.target) || store.getState().words || event.ctrlKey || event.metaKey || event.altKey) return
       if (event.key === '/') setOpen('commands')
       else if (event.key === '?') setOpen('keys')
       else if (event.key.toLowerCase() === 'p') void navigate(playTo)
@@ -39,11 +38,7 @@ export function ByName() {
           aria-describedby={undefined}
           className="fixed left-1/2 top-[12vh] z-50 max-h-[76vh] w-[520px] -translate-x-1/2 overflow-auto rounded-2 bg-panel shadow-float"
         >
-          {open === 'commands' ? (
-            <CommandList onDone={() => setOpen(null)} onPlay={() => void navigate(playTo)} />
-          ) : (
-            <KeyList />
-          )}
+          {open === 'commands' ? <CommandList onDone={() => setOpen(null)} onPlay={() => void navigate(playTo)} /> : <KeyList />}
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
@@ -55,9 +50,7 @@ function CommandList({ onDone, onPlay }: { onDone: () => void; onPlay: () => voi
   const commands = useMemo((): Command[] => {
     const named = COMMANDS.filter((one, i) => COMMANDS.findIndex((other) => other.name === one.name) === i)
     const play: Command = { name: 'Play page', key: 'P', run: onPlay }
-    return [play, ...ADD_COMMANDS, ...blockCommands(store), ...named].filter(
-      (one) => one.possible?.(store) ?? true,
-    )
+    return [play, ...ADD_COMMANDS, ...blockCommands(store), ...named].filter((one) => one.possible?.(store) ?? true)
   }, [store, onPlay])
   return (
     <Menu label="Everything by name">

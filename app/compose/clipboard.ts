@@ -14,10 +14,7 @@ const BLOCKS = 'application/x-yarrowfinch-blocks+json'
 
 /** True where the platform's own clipboard is wanted: in fields and in words that are being edited. */
 export function inText(target: EventTarget | null): boolean {
-  return (
-    target instanceof HTMLElement &&
-    (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))
-  )
+  return target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))
 }
 
 function textOf(block: Block, language: string): string {
@@ -47,10 +44,7 @@ async function takePaste(store: ComposeStore, data: DataTransfer): Promise<void>
     const place = insertPlace(store.getState(), 'picture')
     if (!picture || !place) continue
     const block = newBlock('picture', makeId)
-    editAll(store, `add ${file.name}`, [
-      { kind: 'insert', ...place, blocks: [block] },
-      ...pictureEdits(store, picture, block.id),
-    ])
+    editAll(store, `add ${file.name}`, [{ kind: 'insert', ...place, blocks: [block] }, ...pictureEdits(store, picture, block.id)])
   }
   if (files.length > 0) return
   const { language } = store.getState().session.site

@@ -30,11 +30,7 @@ export function goToSection(store: ComposeStore, by: 1 | -1): void {
   const state = store.getState()
   const { sections } = pageOf(state)
   const place = selected(state)
-  const now = place
-    ? sections.findIndex((one) => one.id === (place.ancestors[0] ?? place.block).id)
-    : by > 0
-      ? -1
-      : sections.length
+  const now = place ? sections.findIndex((one) => one.id === (place.ancestors[0] ?? place.block).id) : by > 0 ? -1 : sections.length
   const next = sections[now + by]
   if (next) select(store, next.id)
 }

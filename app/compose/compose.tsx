@@ -109,40 +109,22 @@ function Bar({ exportedRevision }: { exportedRevision: number | null }) {
       })}
     >
       <div className="flex items-center text-on-ink-2">
-        <BarButton
-          label={undoStep ? `Undo ${undoStep.label}` : 'Nothing to undo'}
-          disabled={!undoStep}
-          onClick={() => undo(store)}
-        >
+        <BarButton label={undoStep ? `Undo ${undoStep.label}` : 'Nothing to undo'} disabled={!undoStep} onClick={() => undo(store)}>
           <Undo2 size={16} strokeWidth={1.5} />
         </BarButton>
-        <BarButton
-          label={redoStep ? `Redo ${redoStep.label}` : 'Nothing to redo'}
-          disabled={!redoStep}
-          onClick={() => redo(store)}
-        >
+        <BarButton label={redoStep ? `Redo ${redoStep.label}` : 'Nothing to redo'} disabled={!redoStep} onClick={() => redo(store)}>
           <Redo2 size={16} strokeWidth={1.5} />
         </BarButton>
         <BarButton label="Column grid (G)" pressed={grid} onClick={() => store.setState({ grid: !grid })}>
           <Grid3x3 size={16} strokeWidth={1.5} />
         </BarButton>
-        <BarButton
-          label="Distances (D)"
-          pressed={distances}
-          onClick={() => store.setState({ distances: !distances })}
-        >
+        <BarButton label="Distances (D)" pressed={distances} onClick={() => store.setState({ distances: !distances })}>
           <Ruler size={16} strokeWidth={1.5} />
         </BarButton>
-        <BarButton
-          label="Everything by name (/)"
-          onClick={() => window.dispatchEvent(new KeyboardEvent('keydown', { key: '/' }))}
-        >
+        <BarButton label="Everything by name (/)" onClick={() => window.dispatchEvent(new KeyboardEvent('keydown', { key: '/' }))}>
           <Slash size={16} strokeWidth={1.5} />
         </BarButton>
-        <BarButton
-          label="All keys (?)"
-          onClick={() => window.dispatchEvent(new KeyboardEvent('keydown', { key: '?' }))}
-        >
+        <BarButton label="All keys (?)" onClick={() => window.dispatchEvent(new KeyboardEvent('keydown', { key: '?' }))}>
           <CircleHelp size={16} strokeWidth={1.5} />
         </BarButton>
       </div>

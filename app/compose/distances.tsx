@@ -54,12 +54,7 @@ function Dimension({ line }: { line: Line }) {
   const y = (y1 + y2) / 2 - 8 + (level ? 12 : 0)
   return (
     <g>
-      <path
-        d={`M${x1} ${y1}L${x2} ${y2}${tick(x1, y1)}${tick(x2, y2)}`}
-        stroke="#F4F7F1"
-        strokeWidth="3"
-        fill="none"
-      />
+      <path d={`M${x1} ${y1}L${x2} ${y2}${tick(x1, y1)}${tick(x2, y2)}`} stroke="#F4F7F1" strokeWidth="3" fill="none" />
       <path d={`M${x1} ${y1}L${x2} ${y2}${tick(x1, y1)}${tick(x2, y2)}`} stroke="#16211B" fill="none" />
       <rect x={x} y={y} width={width} height={16} fill="#F4F7F1" stroke="#CDD8C6" />
       <text x={x + width / 2} y={y + 12} textAnchor="middle" className="figure" fontSize="11" fill="#16211B">

@@ -15,24 +15,11 @@ type Edge = 'left' | 'right' | 'bottom'
 
 /** What the container of a block offers it. */
 export function surroundAt(site: Site, place: Place): Surround {
-  return place.ancestors.reduce(
-    (outer, ancestor) => surroundOf(ancestor, outer, site.breakpoints),
-    pageSurround(site.breakpoints),
-  )
+  return place.ancestors.reduce((outer, ancestor) => surroundOf(ancestor, outer, site.breakpoints), pageSurround(site.breakpoints))
 }
 
 /** The edges of the selected block, to drag: on a grid they snap to the columns, elsewhere to whole px. */
-export function EdgeDrag({
-  view,
-  place,
-  box,
-  range,
-}: {
-  view: StageView
-  place: Place
-  box: Box
-  range: number
-}) {
+export function EdgeDrag({ view, place, box, range }: { view: StageView; place: Place; box: Box; range: number }) {
   const store = useCompose()
   const [tab, setTab] = useState<{ x: number; y: number; text: string } | null>(null)
   const drag = useRef<{ edge: Edge; gesture: string; x: number; y: number } | null>(null)
@@ -52,22 +39,11 @@ export function EdgeDrag({
     return onColumns(edge, dx, site, surround, boxOfElement(container, view.scale))
   }
 
-  function onColumns(
-    edge: Edge,
-    dx: number,
-    site: Site,
-    surround: Surround['ranges'][number],
-    container: Box,
-  ) {
-    const style = view.frame.document.defaultView!.getComputedStyle(
-      view.frame.find(place.block.id)!.parentElement!,
-    )
+  function onColumns(edge: Edge, dx: number, site: Site, surround: Surround['ranges'][number], container: Box) {
+    const style = view.frame.document.defaultView!.getComputedStyle(view.frame.find(place.block.id)!.parentElement!)
     const padding = Number.parseFloat(style.paddingLeft) + Number.parseFloat(style.borderLeftWidth)
     const inner =
-      container.width / view.scale -
-      padding -
-      Number.parseFloat(style.paddingRight) -
-      Number.parseFloat(style.borderRightWidth)
+      container.width / view.scale - padding - Number.parseFloat(style.paddingRight) - Number.parseFloat(style.borderRightWidth)
     const grid = {
       columns: surround.columns,
       gutter: Number.parseFloat(style.columnGap) || 0,
@@ -108,17 +84,11 @@ export function EdgeDrag({
     const dx =
       event.clientX -
       current.x -
-      (current.edge === 'left'
-        ? now.left - start.current.left
-        : now.left + now.width - start.current.left - start.current.width)
+      (current.edge === 'left' ? now.left - start.current.left : now.left + now.width - start.current.left - start.current.width)
     const dy = event.clientY - current.y - (now.height - start.current.height)
     const { values, text } = valuesFor(current.edge, dx, dy)
     const { scope } = store.getState()
-    edit(
-      store,
-      { kind: 'style', block: place.block.id, scope: scope === 'hover' ? 'base' : scope, values },
-      current.gesture,
-    )
+    edit(store, { kind: 'style', block: place.block.id, scope: scope === 'hover' ? 'base' : scope, values }, current.gesture)
     const bounds = event.currentTarget.offsetParent!.getBoundingClientRect()
     setTab({ x: event.clientX - bounds.left + 12, y: event.clientY - bounds.top + 12, text })
   }

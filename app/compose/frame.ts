@@ -79,8 +79,7 @@ export function createFrame(iframe: HTMLIFrameElement, width: number): Frame {
     },
     align(margins) {
       let css = ''
-      for (const [id, margin] of margins)
-        if (margin > 0.01) css += `[data-block="${id}"]{margin-block-end:${margin}px!important}`
+      for (const [id, margin] of margins) if (margin > 0.01) css += `[data-block="${id}"]{margin-block-end:${margin}px!important}`
       if (css !== alignedCss) aligned.replaceSync((alignedCss = css))
     },
     find,

@@ -17,8 +17,7 @@ export function GridHatch({ index, scale }: { index: number; scale: number }) {
           style={{
             left: left * scale,
             width: (right - left) * scale,
-            backgroundImage:
-              'repeating-linear-gradient(135deg, rgb(31 107 92 / 0.28) 0 1px, transparent 1px 6px)',
+            backgroundImage: 'repeating-linear-gradient(135deg, rgb(31 107 92 / 0.28) 0 1px, transparent 1px 6px)',
           }}
         />
       ))}

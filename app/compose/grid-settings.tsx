@@ -18,9 +18,7 @@ const FIELDS = [
 function sampleWidth(breakpoints: readonly Breakpoint[], index: number, views: readonly number[]): number {
   const upper = breakpoints[index]!.below ?? Infinity
   const lower = breakpoints[index + 1]?.below ?? 0
-  return (
-    views.find((width) => width >= lower && width < upper) ?? (upper === Infinity ? lower + 256 : upper - 1)
-  )
+  return views.find((width) => width >= lower && width < upper) ?? (upper === Infinity ? lower + 256 : upper - 1)
 }
 
 /** The breakpoints of the site with the grid of each, as a table of figures. */
@@ -120,9 +118,7 @@ export function GridSettings() {
             >
               Add below {nextWidth} px
             </Button>
-            <p className="text-label text-ink-2">
-              Exceptions of a removed breakpoint are kept and come back with undo.
-            </p>
+            <p className="text-label text-ink-2">Exceptions of a removed breakpoint are kept and come back with undo.</p>
           </div>
         </Popover.Content>
       </Popover.Portal>

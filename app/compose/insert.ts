@@ -4,24 +4,12 @@ import type { BlockKind } from '#core/site/kinds'
 import { newBlock, newSection } from '#core/blocks/defaults'
 import { hasWords, isContainer, withNewIds } from '#core/site/tree'
 import { positionOf } from '#core/edits/edit'
-import {
-  blockName,
-  type ComposeState,
-  type ComposeStore,
-  edit,
-  editAll,
-  makeId,
-  pageOf,
-  selected,
-} from './store'
+import { blockName, type ComposeState, type ComposeStore, edit, editAll, makeId, pageOf, selected } from './store'
 
 type Job = Parameters<typeof newSection>[0]
 
 /** Where a new block of a kind goes: into the selection if it may hold it, else after the selection or what holds it. */
-export function insertPlace(
-  state: ComposeState,
-  kind: BlockKind,
-): { parent: string; index: number } | undefined {
+export function insertPlace(state: ComposeState, kind: BlockKind): { parent: string; index: number } | undefined {
   const page = pageOf(state)
   const place = selected(state)
   if (kind === 'section') {
@@ -35,8 +23,7 @@ export function insertPlace(
     return last && { parent: last.id, index: last.children.length }
   }
   const { block } = place
-  if (isContainer(block) && holds[block.kind].includes(kind))
-    return { parent: block.id, index: block.children.length }
+  if (isContainer(block) && holds[block.kind].includes(kind)) return { parent: block.id, index: block.children.length }
   const chain = [...place.ancestors, block]
   for (let i = place.ancestors.length - 1; i >= 0; i--) {
     const ancestor = place.ancestors[i]!
@@ -48,8 +35,7 @@ export function insertPlace(
 
 function insert(store: ComposeStore, block: Block): void {
   const place = insertPlace(store.getState(), block.kind)
-  if (place && edit(store, { kind: 'insert', ...place, blocks: [block] }))
-    store.setState({ selection: block.id })
+  if (place && edit(store, { kind: 'insert', ...place, blocks: [block] })) store.setState({ selection: block.id })
 }
 
 /** Adds a block and, if it takes words, opens them for typing. */
@@ -57,8 +43,7 @@ export function addBlock(store: ComposeStore, kind: BlockKind): void {
   const block = newBlock(kind, makeId)
   insert(store, block)
   const { selection, shown } = store.getState()
-  if (selection === block.id && hasWords(block))
-    store.setState({ words: { block: block.id, view: shown === 'all' ? 0 : shown } })
+  if (selection === block.id && hasWords(block)) store.setState({ words: { block: block.id, view: shown === 'all' ? 0 : shown } })
 }
 
 export const addSection = (store: ComposeStore, job: Job): void => insert(store, newSection(job, makeId))
@@ -74,8 +59,7 @@ export function duplicateSelection(store: ComposeStore): void {
   if (!place) return
   const copy = withNewIds(place.block, makeId)
   const { parent, index } = positionOf(state.session.site, place)
-  if (edit(store, { kind: 'insert', parent, index: index + 1, blocks: [copy] }))
-    store.setState({ selection: copy.id })
+  if (edit(store, { kind: 'insert', parent, index: index + 1, blocks: [copy] })) store.setState({ selection: copy.id })
 }
 
 /** Deletes the selection and selects what stood beside it, or what held it. */
@@ -86,8 +70,7 @@ export function deleteSelection(store: ComposeStore): void {
   const siblings: readonly Block[] = place.ancestors.at(-1)?.children ?? pageOf(state).sections
   const { index } = positionOf(state.session.site, place)
   const next = siblings[index + 1] ?? siblings[index - 1] ?? place.ancestors.at(-1)
-  if (edit(store, { kind: 'remove', blocks: [place.block.id] }))
-    store.setState({ selection: next?.id ?? null })
+  if (edit(store, { kind: 'remove', blocks: [place.block.id] })) store.setState({ selection: next?.id ?? null })
 }
 
 /** Moves the selection one place up or down among its siblings. */

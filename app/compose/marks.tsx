@@ -41,25 +41,10 @@ function Corners({ box }: { box: Box }) {
   const y = [top - 3, top + height + 3] as const
   const corner = (cx: number, cy: number, dx: number, dy: number) => `M${cx + dx} ${cy}H${cx}V${cy + dy}`
   const path =
-    corner(x[0], y[0], ARM, ARM) +
-    corner(x[1], y[0], -ARM, ARM) +
-    corner(x[0], y[1], ARM, -ARM) +
-    corner(x[1], y[1], -ARM, -ARM)
+    corner(x[0], y[0], ARM, ARM) + corner(x[1], y[0], -ARM, ARM) + corner(x[0], y[1], ARM, -ARM) + corner(x[1], y[1], -ARM, -ARM)
   return (
-    <svg
-      aria-hidden
-      data-marks
-      className="pointer-events-none absolute inset-0 h-full w-full overflow-visible"
-    >
-      <rect
-        x={left}
-        y={top}
-        width={width}
-        height={height}
-        fill="none"
-        stroke="#EDB700"
-        strokeOpacity="0.55"
-      />
+    <svg aria-hidden data-marks className="pointer-events-none absolute inset-0 h-full w-full overflow-visible">
+      <rect x={left} y={top} width={width} height={height} fill="none" stroke="#EDB700" strokeOpacity="0.55" />
       <path d={path} fill="none" stroke="#EDB700" strokeWidth="3" />
     </svg>
   )

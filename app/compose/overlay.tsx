@@ -72,7 +72,5 @@ export function Overlay({ index, scale }: { index: number; scale: number }) {
 function Under({ index, id }: { index: number; id: string }) {
   const view = useFrames().get(index)
   const box = view && boxOf(view, id)
-  return box ? (
-    <div aria-hidden className="pointer-events-none absolute border border-yarrow/70" style={box} />
-  ) : null
+  return box ? <div aria-hidden className="pointer-events-none absolute border border-yarrow/70" style={box} /> : null
 }

@@ -11,22 +11,13 @@ const isSvg = (element: Element) =>
 /** True while the words of an element are edited in this very view: its content is the editor's. */
 export const EDITED = 'data-edited'
 
-function attribute(
-  name: string,
-  value: Properties[string],
-  schema: typeof html,
-): [string, string] | undefined {
+function attribute(name: string, value: Properties[string], schema: typeof html): [string, string] | undefined {
   if (value === undefined || value === null || value === false) return undefined
   const { attribute: written } = find(schema, name)
   return [written, Array.isArray(value) ? value.join(' ') : value === true ? '' : String(value)]
 }
 
-function setAttributes(
-  node: globalThis.Element,
-  before: Properties,
-  now: Properties,
-  schema: typeof html,
-): void {
+function setAttributes(node: globalThis.Element, before: Properties, now: Properties, schema: typeof html): void {
   for (const name of Object.keys(before)) {
     if (!(name in now)) node.removeAttribute(find(schema, name).attribute)
   }
@@ -44,9 +35,7 @@ function create(document: Document, content: ElementContent, shown: Shown): Node
     return text
   }
   const drawing = isSvg(content)
-  const node = drawing
-    ? document.createElementNS(SVG, content.tagName)
-    : document.createElement(content.tagName)
+  const node = drawing ? document.createElementNS(SVG, content.tagName) : document.createElement(content.tagName)
   setAttributes(node, {}, content.properties, drawing ? svg : html)
   for (const child of content.children) node.appendChild(create(document, child, shown))
   shown.set(content, node)
@@ -54,9 +43,7 @@ function create(document: Document, content: ElementContent, shown: Shown): Node
 }
 
 const keyOf = (content: ElementContent, index: number): string =>
-  content.type === 'element'
-    ? `${content.tagName}:${String(content.properties.dataBlock ?? index)}`
-    : `text:${index}`
+  content.type === 'element' ? `${content.tagName}:${String(content.properties.dataBlock ?? index)}` : `text:${index}`
 
 /**
  * Brings the DOM of one element from the tree `before` to the tree `now`. Parts of the tree that are the same object
@@ -67,9 +54,7 @@ export function patch(node: globalThis.Element, before: Element, now: Element, s
   setAttributes(node, before.properties, now.properties, isSvg(now) ? svg : html)
   shown.set(now, node)
   if (node.hasAttribute(EDITED)) return
-  const old = new Map<string, ElementContent>(
-    before.children.map((child, index) => [keyOf(child, index), child]),
-  )
+  const old = new Map<string, ElementContent>(before.children.map((child, index) => [keyOf(child, index), child]))
   const used = new Set<Node>()
   const next = now.children.map((child, index): Node => {
     const same = shown.get(child)

@@ -14,9 +14,7 @@ const MAX_PICTURE = 30 * 1024 * 1024
 /** Uploads a picture; `undefined`, with the reason shown, if the server refuses it. */
 export async function uploadPicture(siteId: string, file: File): Promise<Picture | undefined> {
   if (file.size > MAX_PICTURE) {
-    toast.error(
-      `"${file.name}" weighs ${(file.size / 1024 / 1024).toFixed(1)} MB. A picture may weigh 30 MB at most.`,
-    )
+    toast.error(`"${file.name}" weighs ${(file.size / 1024 / 1024).toFixed(1)} MB. A picture may weigh 30 MB at most.`)
     return undefined
   }
   const note = toast.loading(`Reading ${file.name}`)
@@ -73,11 +71,7 @@ export function useDropPicture(index: number, surface: RefObject<HTMLDivElement 
       const found = target(event)
       if (!found) return
       event.preventDefault()
-      setLine(
-        'drop' in found && found.drop
-          ? found.drop.line
-          : (boxOf(found.view, (found as { block: string }).block) ?? null),
-      )
+      setLine('drop' in found && found.drop ? found.drop.line : (boxOf(found.view, (found as { block: string }).block) ?? null))
     },
     leave: () => setLine(null),
     async drop(event: DragEvent) {
@@ -97,19 +91,12 @@ export function useDropPicture(index: number, surface: RefObject<HTMLDivElement 
           ])
           store.setState({ selection: block.id })
         } else {
-          editAll(
-            store,
-            `picture ${file.name}`,
-            pictureEdits(store, picture, (found as { block: string }).block),
-          )
+          editAll(store, `picture ${file.name}`, pictureEdits(store, picture, (found as { block: string }).block))
         }
       }
     },
     feedback: line && (
-      <div
-        className="pointer-events-none absolute z-20 border-2 border-yarrow bg-yarrow/20"
-        style={{ ...line, minHeight: 2 }}
-      />
+      <div className="pointer-events-none absolute z-20 border-2 border-yarrow bg-yarrow/20" style={{ ...line, minHeight: 2 }} />
     ),
   }
 }

@@ -15,8 +15,7 @@ export function createViewRenderer(language: string): (site: Site, page: Page) =
     editing: true,
     viewportUnit: 'property',
     addresses: {
-      picture: (picture, width) =>
-        width === null ? `/pictures/${picture.hash}` : `/pictures/${picture.hash}?w=${width}`,
+      picture: (picture, width) => (width === null ? `/pictures/${picture.hash}` : `/pictures/${picture.hash}?w=${width}`),
       sources: false,
       link: () => '#',
     },

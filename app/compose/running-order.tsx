@@ -1,18 +1,5 @@
-import {
-  closestCenter,
-  DndContext,
-  type DragEndEvent,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core'
-import {
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable'
+import { closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
+import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable'
 import { CSS } from '@dnd-kit/utilities'
 import { Copy, Eye, EyeOff, MoreHorizontal, Pencil, Plus, Trash2 } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
@@ -95,9 +82,7 @@ export function RunningOrder() {
             </ol>
           </SortableContext>
         </DndContext>
-        {page.sections.length === 0 && (
-          <p className="p-3.5 text-ink-2">The page is empty. Add its first section below.</p>
-        )}
+        {page.sections.length === 0 && <p className="p-3.5 text-ink-2">The page is empty. Add its first section below.</p>}
       </div>
       <div className="flex gap-1.5 border-t border-line p-2">
         <AddMenu
@@ -175,14 +160,7 @@ type SectionItemProps = {
   lead: string
 }
 
-const SectionItem = memo(function SectionItem({
-  section,
-  index,
-  open,
-  selection,
-  language,
-  lead,
-}: SectionItemProps) {
+const SectionItem = memo(function SectionItem({ section, index, open, selection, language, lead }: SectionItemProps) {
   const store = useCompose()
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
     id: section.id,
@@ -202,9 +180,7 @@ const SectionItem = memo(function SectionItem({
       style={{ transform: CSS.Translate.toString(transform), transition }}
       className={`group border-b border-line ${isDragging ? 'relative z-10 bg-field shadow-float' : ''}`}
     >
-      <div
-        className={`relative ${open ? 'bg-wash' : 'hover:bg-ground/60'} ${section.hidden ? 'opacity-60' : ''}`}
-      >
+      <div className={`relative ${open ? 'bg-wash' : 'hover:bg-ground/60'} ${section.hidden ? 'opacity-60' : ''}`}>
         {renaming ? (
           <Rename block={section} onDone={() => setRenaming(false)} />
         ) : (
@@ -234,9 +210,7 @@ const SectionItem = memo(function SectionItem({
           {section.children.map((child) => (
             <BlockItem key={child.id} block={child} depth={0} selection={selection} />
           ))}
-          {section.children.length === 0 && (
-            <li className="px-[34px] py-1 text-label text-ink-2">No blocks yet</li>
-          )}
+          {section.children.length === 0 && <li className="px-[34px] py-1 text-label text-ink-2">No blocks yet</li>}
         </ul>
       )}
     </li>
@@ -265,11 +239,7 @@ const BlockItem = memo(function BlockItem({
         onClick={() => select(store, block.id)}
       >
         <span className="truncate">{blockName(block)}</span>
-        {block.hidden ? (
-          <EyeOff size={12} aria-label="hidden" />
-        ) : (
-          <span className="figure text-ink-2">{span}</span>
-        )}
+        {block.hidden ? <EyeOff size={12} aria-label="hidden" /> : <span className="figure text-ink-2">{span}</span>}
       </button>
       {isContainer(block) && block.children.length > 0 && (
         <ul>

@@ -11,11 +11,7 @@ const GAP = 14
 const SIDE = 30
 
 /** Scales at which views stand side by side in a width, those with a zoom of their own left out of the sharing. */
-function scalesFor(
-  widths: readonly number[],
-  zooms: readonly (number | null)[],
-  available: number,
-): number[] {
+function scalesFor(widths: readonly number[], zooms: readonly (number | null)[], available: number): number[] {
   const own = widths.reduce((sum, width, i) => sum + (zooms[i] == null ? 0 : width * zooms[i]!), 0)
   const shared = widths.reduce((sum, width, i) => sum + (zooms[i] == null ? width : 0), 0)
   const room = available - SIDE - GAP - (widths.length - 1) * GAP
@@ -54,10 +50,7 @@ export function Stage() {
     const widths = indexes.map((i) => site.views[i]!)
     return scalesFor(
       widths,
-      indexes.map(
-        (i) =>
-          zooms[i] ?? (shown === 'all' ? null : Math.min(1, (available - SIDE - 2 * GAP) / site.views[i]!)),
-      ),
+      indexes.map((i) => zooms[i] ?? (shown === 'all' ? null : Math.min(1, (available - SIDE - 2 * GAP) / site.views[i]!))),
       available,
     )
   }, [indexes, site.views, zooms, available, shown])
@@ -68,13 +61,10 @@ export function Stage() {
     const heights = views.map((view) => ({ view, sections: view.frame.heights() }))
     const tallest = new Map<string, number>()
     for (const { view, sections } of heights) {
-      for (const [id, height] of sections)
-        tallest.set(id, Math.max(tallest.get(id) ?? 0, height * view.scale))
+      for (const [id, height] of sections) tallest.set(id, Math.max(tallest.get(id) ?? 0, height * view.scale))
     }
     for (const { view, sections } of heights) {
-      const margins = new Map(
-        [...sections].map(([id, height]) => [id, tallest.get(id)! / view.scale - height]),
-      )
+      const margins = new Map([...sections].map(([id, height]) => [id, tallest.get(id)! / view.scale - height]))
       view.frame.align(margins)
       view.gaps = margins
     }
@@ -122,10 +112,7 @@ export function Stage() {
     if (!box) return
     const { scrollTop, clientHeight } = stage.current!
     const top = box.top + CAPTION
-    if (
-      top + Math.min(box.height, 40) > scrollTop + clientHeight ||
-      top + box.height < scrollTop + CAPTION + 20
-    )
+    if (top + Math.min(box.height, 40) > scrollTop + clientHeight || top + box.height < scrollTop + CAPTION + 20)
       stage.current!.scrollTo({ top: top - 60 })
   }, [selection, indexes])
 
@@ -156,11 +143,7 @@ export function Stage() {
 
 function RowNumbers({ rows }: { rows: Rows }) {
   return (
-    <div
-      aria-hidden
-      className="pointer-events-none absolute left-0 top-0 w-full"
-      style={{ height: rows.height + CAPTION }}
-    >
+    <div aria-hidden className="pointer-events-none absolute left-0 top-0 w-full" style={{ height: rows.height + CAPTION }}>
       {rows.tops.map(({ id, top }, i) => (
         <div
           key={id}

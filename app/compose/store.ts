@@ -14,8 +14,7 @@ export const makeId = customAlphabet('0123456789abcdefghijklmnopqrstuvwxyz', 8)
 /** One step of undo or redo: the edit to make, and what it takes back in words. */
 type Step = { edit: Edit; label: string; gesture?: string }
 
-export type SaveState =
-  { kind: 'saved'; at: Date | null } | { kind: 'saving' } | { kind: 'waiting'; why: string }
+export type SaveState = { kind: 'saved'; at: Date | null } | { kind: 'saving' } | { kind: 'waiting'; why: string }
 
 /** A block whose words are being edited, and the view that it is edited in. */
 export type WordsEditing = {
@@ -50,12 +49,7 @@ export type ComposeState = {
 
 export type ComposeStore = StoreApi<ComposeState>
 
-export function createComposeStore(
-  siteId: string,
-  pageId: string,
-  site: Site,
-  revision: number,
-): ComposeStore {
+export function createComposeStore(siteId: string, pageId: string, site: Site, revision: number): ComposeStore {
   return createStore<ComposeState>(() => ({
     siteId,
     pageId,
@@ -174,11 +168,7 @@ export function settleSent(
 }
 
 /** Takes in edits made in another tab. */
-export function takeIn(
-  store: ComposeStore,
-  missed: readonly { key: string; edit: Edit }[],
-  revision: number,
-): void {
+export function takeIn(store: ComposeStore, missed: readonly { key: string; edit: Edit }[], revision: number): void {
   const { session, lost } = catchUp(store.getState().session, missed, revision)
   const { selection } = store.getState()
   const gone = selection !== null && !findBlock(session.site, selection)
@@ -197,8 +187,7 @@ const lastPlace = new WeakMap<Site, { id: string; place: Place | undefined }>()
 export function selected({ session, selection }: ComposeState): Place | undefined {
   if (selection === null) return undefined
   let known = lastPlace.get(session.site)
-  if (known?.id !== selection)
-    lastPlace.set(session.site, (known = { id: selection, place: findBlock(session.site, selection) }))
+  if (known?.id !== selection) lastPlace.set(session.site, (known = { id: selection, place: findBlock(session.site, selection) }))
   return known.place
 }
 

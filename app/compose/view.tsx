@@ -89,9 +89,7 @@ function Caption({ index, width, scale }: { index: number; width: number; scale:
         aria-pressed={active}
         onClick={() => store.setState({ scope: active ? 'base' : own })}
       >
-        <span className={`figure px-1.5 py-px ${active ? 'bg-yarrow text-ink' : 'bg-ink text-on-ink'}`}>
-          {width}
-        </span>
+        <span className={`figure px-1.5 py-px ${active ? 'bg-yarrow text-ink' : 'bg-ink text-on-ink'}`}>{width}</span>
         <span className="whitespace-nowrap text-label">
           {breakpoint.columns} columns{wide ? `, ${breakpoint.gutter} gutter` : ''}
         </span>

@@ -32,25 +32,10 @@ export function WidthRuler() {
             .filter((tick) => tick % 20 === 0 && tick >= LEAST)
             .concat(ticks)
             .map((tick, i) => (
-              <line
-                key={`${tick}-${i}`}
-                x1={x(tick)}
-                x2={x(tick)}
-                y1={tick % 160 === 0 ? 21 : 26}
-                y2={30}
-                stroke="#44564B"
-              />
+              <line key={`${tick}-${i}`} x1={x(tick)} x2={x(tick)} y1={tick % 160 === 0 ? 21 : 26} y2={30} stroke="#44564B" />
             ))}
           {Array.from({ length: 11 }, (_, i) => LEAST + i * 160).map((tick) => (
-            <text
-              key={tick}
-              x={x(tick)}
-              y={17}
-              textAnchor="middle"
-              className="figure"
-              fontSize="11"
-              fill="#5F7166"
-            >
+            <text key={tick} x={x(tick)} y={17} textAnchor="middle" className="figure" fontSize="11" fill="#5F7166">
               {tick}
             </text>
           ))}
@@ -71,8 +56,7 @@ function Markers({ x }: { x: Axis }) {
   const store = useCompose()
   const views = useComposeState((state) => state.session.site.views)
   const breakpoints = useComposeState((state) => state.session.site.breakpoints)
-  const setViews = (next: number[], gesture: string) =>
-    edit(store, { kind: 'site', field: 'views', value: next }, gesture)
+  const setViews = (next: number[], gesture: string) => edit(store, { kind: 'site', field: 'views', value: next }, gesture)
   const setBreakpoints = (next: Breakpoint[], gesture: string) =>
     edit(store, { kind: 'site', field: 'breakpoints', value: next }, gesture)
 
@@ -91,9 +75,7 @@ function Markers({ x }: { x: Axis }) {
             className="top-0 h-[52px] w-[11px] -translate-x-1/2"
             onMove={(to, gesture) =>
               setBreakpoints(
-                breakpoints.map((other) =>
-                  other === one ? { ...one, below: Math.min(upper, Math.max(lower, to)) } : other,
-                ),
+                breakpoints.map((other) => (other === one ? { ...one, below: Math.min(upper, Math.max(lower, to)) } : other)),
                 gesture,
               )
             }
@@ -200,17 +182,12 @@ function AddView() {
   const add = () => {
     const stops = [LEAST, ...views, MOST].sort((a, b) => a - b)
     let best = 0
-    for (let i = 1; i < stops.length; i++)
-      if (stops[i]! - stops[i - 1]! > stops[best + 1]! - stops[best]!) best = i - 1
+    for (let i = 1; i < stops.length; i++) if (stops[i]! - stops[i - 1]! > stops[best + 1]! - stops[best]!) best = i - 1
     const width = Math.round((stops[best]! + stops[best + 1]!) / 2 / 10) * 10
     edit(store, { kind: 'site', field: 'views', value: [...views, width].sort((a, b) => b - a) })
   }
   return (
-    <IconButton
-      label={views.length >= 6 ? 'Six views at most' : 'Add a view'}
-      disabled={views.length >= 6}
-      onClick={add}
-    >
+    <IconButton label={views.length >= 6 ? 'Six views at most' : 'Add a view'} disabled={views.length >= 6} onClick={add}>
       <Plus size={16} strokeWidth={1.5} />
     </IconButton>
   )

@@ -27,10 +27,7 @@ const MARK_NAMES: Record<Mark, string> = {
   struck: 'strike',
   highlight: 'highlight',
 }
-const KINDS = Object.fromEntries(Object.entries(MARK_NAMES).map(([kind, name]) => [name, kind])) as Record<
-  string,
-  Mark
->
+const KINDS = Object.fromEntries(Object.entries(MARK_NAMES).map(([kind, name]) => [name, kind])) as Record<string, Mark>
 
 /** Words as the editor's document. */
 export function toEditor(spans: readonly Span[]): JSONContent {
@@ -91,8 +88,7 @@ function split(store: ComposeStore, editor: Editor, block: string, view: number)
 function placeCaret(editor: Editor, caret: WordsEditing['caret']): void {
   editor.view.focus()
   const end = editor.state.doc.content.size
-  const at =
-    typeof caret === 'object' ? (editor.view.posAtCoords(caret)?.pos ?? end) : caret === 'start' ? 0 : end
+  const at = typeof caret === 'object' ? (editor.view.posAtCoords(caret)?.pos ?? end) : caret === 'start' ? 0 : end
   editor.commands.setTextSelection(at)
 }
 
@@ -140,11 +136,7 @@ export function useWordsEditor(index: number): void {
         },
       },
       onUpdate: () =>
-        edit(
-          store,
-          { kind: 'words', block: place.block.id, words: { [language]: fromEditor(editor.getJSON()) } },
-          gesture,
-        ),
+        edit(store, { kind: 'words', block: place.block.id, words: { [language]: fromEditor(editor.getJSON()) } }, gesture),
     })
     open = editor
     const onLeave = (event: Event) => {
@@ -157,8 +149,7 @@ export function useWordsEditor(index: number): void {
       if (open === editor) open = null
       editor.destroy()
       element.removeAttribute(EDITED)
-      for (const name of ['contenteditable', 'role', 'aria-label', 'tabindex', 'translate'])
-        element.removeAttribute(name)
+      for (const name of ['contenteditable', 'role', 'aria-label', 'tabindex', 'translate']) element.removeAttribute(name)
       element.classList.remove('ProseMirror', 'ProseMirror-focused', 'tiptap')
       view.frame.restore(place.block.id)
     }

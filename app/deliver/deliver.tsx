@@ -77,8 +77,7 @@ function WebSite({ siteId, style, texts, pictures, fonts }: DeliverProps) {
     try {
       const response = await fetch(`/sites/${siteId}/export?style=${style}`)
       if (!response.ok) throw new Error()
-      const name =
-        /filename="([^"]+)"/.exec(response.headers.get('Content-Disposition') ?? '')?.[1] ?? 'site.zip'
+      const name = /filename="([^"]+)"/.exec(response.headers.get('Content-Disposition') ?? '')?.[1] ?? 'site.zip'
       save(await response.blob(), name)
       await revalidator.revalidate()
     } catch {
@@ -89,11 +88,7 @@ function WebSite({ siteId, style, texts, pictures, fonts }: DeliverProps) {
   }
   return (
     <section className="border-b border-line-strong pb-5">
-      <Heading
-        number={1}
-        title="HTML and CSS"
-        note={`${texts.length + pictures.length + fonts.length} files`}
-      />
+      <Heading number={1} title="HTML and CSS" note={`${texts.length + pictures.length + fonts.length} files`} />
       <div className="mb-3 flex items-center gap-2">
         <div className="flex" role="group" aria-label="Style of the code">
           {(['readable', 'minified'] as const).map((one) => (
@@ -223,8 +218,8 @@ function Before({ siteId, site, findings }: DeliverProps) {
       />
       {findings.length === 0 && (
         <p className="flex items-center gap-2 text-ink-2">
-          <span aria-hidden className="h-2 w-2 rounded-full bg-reed" /> Titles, headings, slots, pictures and
-          links are all in order.
+          <span aria-hidden className="h-2 w-2 rounded-full bg-reed" /> Titles, headings, slots, pictures and links are all in
+          order.
         </p>
       )}
       <ul>
@@ -235,14 +230,9 @@ function Before({ siteId, site, findings }: DeliverProps) {
             </svg>
             <span>
               {found.sentence}{' '}
-              {site.pages.length > 1 && (
-                <span className="text-muted">{site.pages.find((one) => one.id === found.page)?.name}</span>
-              )}
+              {site.pages.length > 1 && <span className="text-muted">{site.pages.find((one) => one.id === found.page)?.name}</span>}
             </span>
-            <Link
-              className="underline"
-              to={`/sites/${siteId}/pages/${found.page}/compose${found.block ? `#${found.block}` : ''}`}
-            >
+            <Link className="underline" to={`/sites/${siteId}/pages/${found.page}/compose${found.block ? `#${found.block}` : ''}`}>
               Show
             </Link>
           </li>

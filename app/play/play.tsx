@@ -82,12 +82,7 @@ export function Play({ siteId, site, page, file, exported }: PlayProps) {
           {breakpoint.columns} columns, {breakpoint.gutter} gutter
           {scale < 1 ? `, shown at ${Math.round(scale * 100)}%` : ''}
         </span>
-        <a
-          className="ml-auto text-label underline"
-          href={`/visit/${siteId}/${file}`}
-          target="_blank"
-          rel="noreferrer"
-        >
+        <a className="ml-auto text-label underline" href={`/visit/${siteId}/${file}`} target="_blank" rel="noreferrer">
           Open alone
         </a>
       </div>
@@ -95,12 +90,7 @@ export function Play({ siteId, site, page, file, exported }: PlayProps) {
         <div className="relative" style={{ width: width * scale }}>
           <Side side="left" scale={scale} width={width} onWidth={set} />
           <div className="h-full overflow-hidden bg-field">
-            <PageFrame
-              src={`/visit/${siteId}/${file}`}
-              width={width}
-              scale={scale}
-              title={`${page.name} at ${width} px`}
-            />
+            <PageFrame src={`/visit/${siteId}/${file}`} width={width} scale={scale} title={`${page.name} at ${width} px`} />
           </div>
           <Side side="right" scale={scale} width={width} onWidth={set} />
         </div>
@@ -109,17 +99,7 @@ export function Play({ siteId, site, page, file, exported }: PlayProps) {
   )
 }
 
-function PageFrame({
-  src,
-  width,
-  scale,
-  title,
-}: {
-  src: string
-  width: number
-  scale: number
-  title: string
-}) {
+function PageFrame({ src, width, scale, title }: { src: string; width: number; scale: number; title: string }) {
   return (
     <iframe
       title={title}

@@ -18,9 +18,7 @@ export const shouldRevalidate = ({
   nextParams: { siteId?: string }
 }) => currentParams.siteId !== nextParams.siteId
 
-export const meta = ({ loaderData }: Route.MetaArgs) => [
-  { title: `Compose · ${loaderData?.site.name ?? ''}` },
-]
+export const meta = ({ loaderData }: Route.MetaArgs) => [{ title: `Compose · ${loaderData?.site.name ?? ''}` }]
 
 export default function ComposeRoute({ loaderData, params }: Route.ComponentProps) {
   return <Compose key={loaderData.siteId} {...loaderData} pageId={params.pageId} />

@@ -10,10 +10,7 @@ import { loading, pageOfSite } from './answers'
 export function loader({ params, request }: Route.LoaderArgs) {
   const { id, site, revision, exportedRevision } = loading(() => getSite(store(), params.siteId))
   const page = pageOfSite(site, params.pageId)
-  const style =
-    new URL(request.url).searchParams.get('style') === 'minified'
-      ? ('minified' as const)
-      : ('readable' as const)
+  const style = new URL(request.url).searchParams.get('style') === 'minified' ? ('minified' as const) : ('readable' as const)
   const files = webFiles(site, style)
   return {
     siteId: id,
@@ -33,9 +30,7 @@ export function loader({ params, request }: Route.LoaderArgs) {
   }
 }
 
-export const meta = ({ loaderData }: Route.MetaArgs) => [
-  { title: `Deliver · ${loaderData?.page.name ?? ''}` },
-]
+export const meta = ({ loaderData }: Route.MetaArgs) => [{ title: `Deliver · ${loaderData?.page.name ?? ''}` }]
 
 export default function DeliverRoute({ loaderData }: Route.ComponentProps) {
   return <Deliver {...loaderData} />

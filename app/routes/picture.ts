@@ -17,9 +17,7 @@ export function loader({ request, params }: Route.LoaderArgs) {
     const asked = new URL(request.url).searchParams.get('w')
     const width = asked === null ? null : z.coerce.number().int().min(16).max(8000).parse(asked)
     const bytes =
-      width === null || type === 'image/svg+xml'
-        ? await readOriginal(store(), hash)
-        : await pictureAt(store(), hash, width)
+      width === null || type === 'image/svg+xml' ? await readOriginal(store(), hash) : await pictureAt(store(), hash, width)
     if (!bytes) throw new MissingError('There is no such picture.')
     const contentType = width === null || type === 'image/svg+xml' ? type : 'image/webp'
     return new Response(bytes as BodyInit, {

@@ -31,11 +31,7 @@ export function loader() {
 
 const MAX_FILE = 512 * 1024 * 1024
 
-const nameSchema = z
-  .string()
-  .trim()
-  .min(1, 'A site needs a name.')
-  .max(120, 'A name has 120 characters at most.')
+const nameSchema = z.string().trim().min(1, 'A site needs a name.').max(120, 'A name has 120 characters at most.')
 
 /** What the home screen does with sites; every answer names the site, or the problem. */
 async function perform(form: FormData): Promise<{ created?: string; deleted?: string }> {
@@ -50,9 +46,7 @@ async function perform(form: FormData): Promise<{ created?: string; deleted?: st
     case 'rename': {
       const { revision } = getSite(store(), id)
       const value = nameSchema.parse(form.get('name'))
-      saveEdits(store(), id, revision, [
-        { key: makeId() + makeId(), edit: { kind: 'site', field: 'name', value } },
-      ])
+      saveEdits(store(), id, revision, [{ key: makeId() + makeId(), edit: { kind: 'site', field: 'name', value } }])
       return {}
     }
     case 'delete':

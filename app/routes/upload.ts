@@ -11,9 +11,7 @@ export function action({ request, params }: Route.ActionArgs) {
     getSite(store(), params.siteId)
     const weight = Number(request.headers.get('content-length') ?? 0)
     if (weight > MAX_PICTURE + 64 * 1024)
-      throw new FormatError(
-        `The picture weighs ${(weight / 1024 / 1024).toFixed(1)} MB. A picture may weigh 30 MB at most.`,
-      )
+      throw new FormatError(`The picture weighs ${(weight / 1024 / 1024).toFixed(1)} MB. A picture may weigh 30 MB at most.`)
     const file = (await request.formData()).get('picture')
     if (!(file instanceof File)) throw new FormatError('The request holds no picture.')
     const stored = await storePicture(store(), new Uint8Array(await file.arrayBuffer()), file.name)

@@ -47,8 +47,7 @@ export function Plate({ site, number, submit }: PlateProps) {
     observer.observe(frame.current!)
     return () => observer.disconnect()
   }, [])
-  const item =
-    'flex h-7 cursor-default items-center gap-2 rounded-2 px-2 outline-none data-[highlighted]:bg-ground'
+  const item = 'flex h-7 cursor-default items-center gap-2 rounded-2 px-2 outline-none data-[highlighted]:bg-ground'
   return (
     <li>
       <Link
@@ -73,8 +72,7 @@ export function Plate({ site, number, submit }: PlateProps) {
         <div className="min-w-0">
           <h2 className="truncate text-[15px] font-semibold">{site.name}</h2>
           <p className="text-label text-ink-2">
-            {site.pages} {site.pages === 1 ? 'page' : 'pages'}, {site.sections} sections on the first,{' '}
-            {site.blocks} blocks
+            {site.pages} {site.pages === 1 ? 'page' : 'pages'}, {site.sections} sections on the first, {site.blocks} blocks
           </p>
           <p className="text-label text-ink-2">
             Edited {when.format(site.updatedAt)}. {EXPORTED[site.exported]}.
@@ -96,10 +94,7 @@ export function Plate({ site, number, submit }: PlateProps) {
               <DropdownMenu.Item className={item} onSelect={() => setRenaming(true)}>
                 <Pencil size={14} strokeWidth={1.5} /> Rename
               </DropdownMenu.Item>
-              <DropdownMenu.Item
-                className={item}
-                onSelect={() => submit({ intent: 'duplicate', site: site.id })}
-              >
+              <DropdownMenu.Item className={item} onSelect={() => submit({ intent: 'duplicate', site: site.id })}>
                 <Copy size={14} strokeWidth={1.5} /> Duplicate
               </DropdownMenu.Item>
               <DropdownMenu.Item asChild className={item}>
@@ -112,10 +107,7 @@ export function Plate({ site, number, submit }: PlateProps) {
                   <FileJson size={14} strokeWidth={1.5} /> Site file, JSON alone
                 </a>
               </DropdownMenu.Item>
-              <DropdownMenu.Item
-                className={`${item} text-rust`}
-                onSelect={() => submit({ intent: 'delete', site: site.id })}
-              >
+              <DropdownMenu.Item className={`${item} text-rust`} onSelect={() => submit({ intent: 'delete', site: site.id })}>
                 <Trash2 size={14} strokeWidth={1.5} /> Delete
               </DropdownMenu.Item>
             </DropdownMenu.Content>

@@ -69,9 +69,7 @@ export function Sites({ sites }: { sites: SiteSummary[] }) {
             ))}
           </ul>
           {sites.length === 0 && (
-            <p className="py-16 text-center text-ink-2">
-              No sites yet. Start a new one, or open a .site.zip or .site.json file.
-            </p>
+            <p className="py-16 text-center text-ink-2">No sites yet. Start a new one, or open a .site.zip or .site.json file.</p>
           )}
         </div>
       </main>

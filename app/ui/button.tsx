@@ -6,8 +6,7 @@ type ButtonProps = ButtonHTMLAttributes<HTMLButtonElement> & {
 }
 
 const LOOKS = {
-  quiet:
-    'border border-line-strong bg-field text-ink hover:border-ink disabled:text-muted disabled:hover:border-line-strong',
+  quiet: 'border border-line-strong bg-field text-ink hover:border-ink disabled:text-muted disabled:hover:border-line-strong',
   primary: 'bg-yarrow font-semibold text-ink hover:bg-wash disabled:opacity-50',
   danger: 'border border-rust bg-field text-rust hover:bg-rust-wash',
 }

@@ -14,14 +14,7 @@ type ChoiceProps<V extends string> = {
   className?: string
 }
 
-function List<V extends string>({
-  label,
-  value,
-  options,
-  placeholder = 'Not set',
-  onChange,
-  className = '',
-}: ChoiceProps<V>) {
+function List<V extends string>({ label, value, options, placeholder = 'Not set', onChange, className = '' }: ChoiceProps<V>) {
   return (
     <Select.Root value={value ?? ''} onValueChange={(next) => onChange(next as V)}>
       <Select.Trigger
@@ -63,6 +56,4 @@ function List<V extends string>({
 }
 
 /** One of several, from a list that opens. */
-export const Choice = steady(List as never) as unknown as <V extends string>(
-  props: ChoiceProps<V>,
-) => ReactElement
+export const Choice = steady(List as never) as unknown as <V extends string>(props: ChoiceProps<V>) => ReactElement

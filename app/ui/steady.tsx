@@ -4,17 +4,11 @@ type Call = (...values: unknown[]) => unknown
 
 const same = (a: unknown, b: unknown): boolean =>
   Object.is(a, b) ||
-  (typeof a === 'object' &&
-    typeof b === 'object' &&
-    a !== null &&
-    b !== null &&
-    JSON.stringify(a) === JSON.stringify(b))
+  (typeof a === 'object' && typeof b === 'object' && a !== null && b !== null && JSON.stringify(a) === JSON.stringify(b))
 
 const sameProps = (a: object, b: object): boolean => {
   const names = Object.keys(b)
-  return (
-    names.length === Object.keys(a).length && names.every((name) => same(a[name as never], b[name as never]))
-  )
+  return names.length === Object.keys(a).length && names.every((name) => same(a[name as never], b[name as never]))
 }
 
 /**
@@ -31,8 +25,7 @@ export function steady<P extends object>(Part: ComponentType<P>): ComponentType<
     for (const [name, value] of Object.entries(props)) {
       if (typeof value !== 'function') continue
       let call = calls.current.get(name)
-      if (!call)
-        calls.current.set(name, (call = (...values) => (latest.current[name as keyof P] as Call)(...values)))
+      if (!call) calls.current.set(name, (call = (...values) => (latest.current[name as keyof P] as Call)(...values)))
       passed[name] = call
     }
     return <Still {...passed} />

@@ -15,17 +15,7 @@ export function isComposed(page: Page, language: string): boolean {
 }
 
 /** The steps of the work on a page, and which are complete. */
-export function stepsOf({
-  siteId,
-  site,
-  page,
-  exported,
-}: {
-  siteId: string
-  site: Site
-  page: Page
-  exported: boolean
-}): Step[] {
+export function stepsOf({ siteId, site, page, exported }: { siteId: string; site: Site; page: Page; exported: boolean }): Step[] {
   const to = (name: string) => `/sites/${siteId}/pages/${page.id}/${name}`
   const composed = isComposed(page, site.language)
   return [
@@ -41,9 +31,7 @@ export function stepsOf({
       name: 'Deliver',
       to: to('deliver'),
       complete: exported,
-      what: exported
-        ? 'The last export is of this very revision'
-        : 'Complete when the newest revision has been exported',
+      what: exported ? 'The last export is of this very revision' : 'Complete when the newest revision has been exported',
     },
   ]
 }

@@ -17,9 +17,7 @@ const SPACE_AFTER: Partial<Record<BlockKind, string>> = {
 /** An icon that a new icon block shows until another is chosen: a star. */
 const STAR: BlockOf<'icon'>['icon'] = {
   name: 'star',
-  nodes: [
-    ['polygon', { points: '12 2 15.1 8.3 22 9.3 17 14.1 18.2 21 12 17.8 5.8 21 7 14.1 2 9.3 8.9 8.3 12 2' }],
-  ],
+  nodes: [['polygon', { points: '12 2 15.1 8.3 22 9.3 17 14.1 18.2 21 12 17.8 5.8 21 7 14.1 2 9.3 8.9 8.3 12 2' }]],
 }
 
 const FIELDS: { [K in BlockKind]: (makeId: MakeId) => Partial<BlockOf<K>> } = {

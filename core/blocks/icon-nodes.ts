@@ -8,24 +8,7 @@ export const iconSchema = z.strictObject({
       z.tuple([
         z.enum(['path', 'circle', 'rect', 'line', 'polyline', 'polygon', 'ellipse']),
         z.partialRecord(
-          z.enum([
-            'd',
-            'cx',
-            'cy',
-            'r',
-            'rx',
-            'ry',
-            'x',
-            'y',
-            'x1',
-            'y1',
-            'x2',
-            'y2',
-            'width',
-            'height',
-            'points',
-            'fill',
-          ]),
+          z.enum(['d', 'cx', 'cy', 'r', 'rx', 'ry', 'x', 'y', 'x1', 'y1', 'x2', 'y2', 'width', 'height', 'points', 'fill']),
           z
             .string()
             .regex(/^[\w\s.,-]*$/)

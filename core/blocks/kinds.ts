@@ -56,19 +56,7 @@ export const fields = {
 type Fields = { [K in BlockKind]: K extends 'divider' ? unknown : z.infer<(typeof fields)[K]> }
 export type FieldsOf<K extends BlockKind> = Fields[K]
 
-const FLOW = [
-  'group',
-  'eyebrow',
-  'heading',
-  'text',
-  'button',
-  'picture',
-  'icon',
-  'list',
-  'divider',
-  'nav',
-  'link',
-] as const
+const FLOW = ['group', 'eyebrow', 'heading', 'text', 'button', 'picture', 'icon', 'list', 'divider', 'nav', 'link'] as const
 
 /** The kinds that each kind may hold. */
 export const holds: Record<BlockKind, readonly BlockKind[]> = {

@@ -16,11 +16,7 @@ test('the demo page is in order', () => {
 })
 
 test.each<[string, Edit[], RegExp]>([
-  [
-    'a slot without words',
-    [{ kind: 'words', block: first('text').id, words: { en: [] } }],
-    /1 slot has no words/,
-  ],
+  ['a slot without words', [{ kind: 'words', block: first('text').id, words: { en: [] } }], /1 slot has no words/],
   [
     'a picture that is not chosen',
     [{ kind: 'field', block: first('picture').id, field: 'picture', value: null }],
@@ -31,21 +27,13 @@ test.each<[string, Edit[], RegExp]>([
     [{ kind: 'field', block: first('picture').id, field: 'link', value: { href: 'https://a.example' } }],
     /no alternative text/,
   ],
-  [
-    'a button that leads nowhere',
-    [{ kind: 'field', block: first('button').id, field: 'link', value: null }],
-    /leads nowhere/,
-  ],
+  ['a button that leads nowhere', [{ kind: 'field', block: first('button').id, field: 'link', value: null }], /leads nowhere/],
   [
     'an unfinished address',
     [{ kind: 'field', block: first('button').id, field: 'link', value: { href: 'https://' } }],
     /unfinished/,
   ],
-  [
-    'a link to a section that is gone',
-    [{ kind: 'remove', blocks: [page.sections[2]!.id] }],
-    /page or section that is gone/,
-  ],
+  ['a link to a section that is gone', [{ kind: 'remove', blocks: [page.sections[2]!.id] }], /page or section that is gone/],
   [
     'two first-level headings',
     [

@@ -5,18 +5,12 @@ import { plainText } from '#core/site/words'
 /** Something to mend before a site is handed over: where, and what in one sentence. */
 export type DeliverFinding = { page: string; block?: string; sentence: string }
 
-type Check = (
-  page: Page,
-  blocks: readonly Block[],
-  site: Site,
-) => (Omit<DeliverFinding, 'page'> | undefined)[]
+type Check = (page: Page, blocks: readonly Block[], site: Site) => (Omit<DeliverFinding, 'page'> | undefined)[]
 
 const nameOf = (block: Block) => block.name ?? block.kind
 
 const emptySlots: Check = (_, blocks, { language }) => {
-  const empty = blocks.filter(
-    (block) => hasWords(block) && plainText(block.words[language] ?? []).trim() === '',
-  )
+  const empty = blocks.filter((block) => hasWords(block) && plainText(block.words[language] ?? []).trim() === '')
   if (empty.length === 0) return []
   return [
     {
@@ -46,8 +40,7 @@ const pictures: Check = (_, blocks, { language, pictures: known }) =>
 const links: Check = (_, blocks, { pages }) =>
   blocks.map((block) => {
     if (block.kind !== 'button' && block.kind !== 'link') return undefined
-    if (!block.link)
-      return { block: block.id, sentence: `The ${block.kind} “${nameOf(block)}” leads nowhere.` }
+    if (!block.link) return { block: block.id, sentence: `The ${block.kind} “${nameOf(block)}” leads nowhere.` }
     if ('href' in block.link)
       return block.link.href === 'https://'
         ? {
@@ -57,8 +50,7 @@ const links: Check = (_, blocks, { pages }) =>
         : undefined
     const { page, section } = block.link
     const target = pages.find((one) => one.id === page)
-    const there =
-      target && (section === undefined || target.sections.some((one) => one.id === section && !one.hidden))
+    const there = target && (section === undefined || target.sections.some((one) => one.id === section && !one.hidden))
     return there
       ? undefined
       : {

@@ -13,9 +13,7 @@ test('the ratios that WCAG gives for its own examples', () => {
 test('words are measured on the fill behind them, and not over a picture', () => {
   const site = demoSite()
   const named = (text: string) =>
-    [...walkPage(site.pages[0]!)].find(
-      (block) => 'words' in block && plainText(block.words.en ?? []) === text,
-    )!
+    [...walkPage(site.pages[0]!)].find((block) => 'words' in block && plainText(block.words.en ?? []) === text)!
   const of = (text: string) => {
     const { block, ancestors } = findBlock(site, named(text).id)!
     return contrastOfWords(block, ancestors, site)

@@ -16,34 +16,19 @@ type Behind = { fill: string } | { picture: true }
 function behind(ancestors: readonly Container[], site: Site): Behind {
   for (const ancestor of [...ancestors].reverse()) {
     const { base } = ancestor.style
-    if (
-      base?.gradient ||
-      ancestor.children.some((child) => child.kind === 'picture' && child.style.base?.position === 'backdrop')
-    )
+    if (base?.gradient || ancestor.children.some((child) => child.kind === 'picture' && child.style.base?.position === 'backdrop'))
       return { picture: true }
-    if (base?.fill && (base.fill.alpha ?? 1) === 1)
-      return { fill: hexOf(base.fill, site.guide.colours) ?? '#ffffff' }
+    if (base?.fill && (base.fill.alpha ?? 1) === 1) return { fill: hexOf(base.fill, site.guide.colours) ?? '#ffffff' }
   }
   return { fill: site.guide.colours.find((one) => one.role === 'ground')?.hex ?? '#ffffff' }
 }
 
 /** The contrast of a block's words with the flat fill behind them; `undefined` over a picture or a gradient. */
-export function contrastOfWords(
-  block: Block,
-  ancestors: readonly Container[],
-  site: Site,
-): number | undefined {
+export function contrastOfWords(block: Block, ancestors: readonly Container[], site: Site): number | undefined {
   const own = block.style.base?.fill
-  const ground =
-    own && (own.alpha ?? 1) === 1
-      ? { fill: hexOf(own, site.guide.colours) ?? '#ffffff' }
-      : behind(ancestors, site)
+  const ground = own && (own.alpha ?? 1) === 1 ? { fill: hexOf(own, site.guide.colours) ?? '#ffffff' } : behind(ancestors, site)
   if ('picture' in ground) return undefined
-  const inks = [block, ...[...ancestors].reverse()]
-    .map((one) => one.style.base?.ink)
-    .filter((ink) => ink !== undefined)
-  const ink = inks[0]
-    ? hexOf(inks[0], site.guide.colours)
-    : site.guide.colours.find((one) => one.role === 'ink')?.hex
+  const inks = [block, ...[...ancestors].reverse()].map((one) => one.style.base?.ink).filter((ink) => ink !== undefined)
+  const ink = inks[0] ? hexOf(inks[0], site.guide.colours) : site.guide.colours.find((one) => one.role === 'ink')?.hex
   return ink === undefined ? undefined : contrast(ink, ground.fill)
 }

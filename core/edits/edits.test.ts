@@ -13,8 +13,7 @@ import { applyEdit, type Edit, editLabel, parseEdit } from './index'
 const site = demoSite()
 const page = site.pages[0]!
 const makeId = idMaker(Math.random)
-const blockOf = (kind: string, among: Site = site) =>
-  [...walkPage(among.pages[0]!)].find((block) => block.kind === kind)!
+const blockOf = (kind: string, among: Site = site) => [...walkPage(among.pages[0]!)].find((block) => block.kind === kind)!
 
 /** Applies edits, and gives the site with the inverses of those that were taken. */
 function applyAll(start: Site, made: readonly ((now: Site) => Edit)[]): { site: Site; inverses: Edit[] } {
@@ -104,9 +103,7 @@ describe('edits', () => {
   test('are named for undo', () => {
     expect(editLabel({ kind: 'style', block: 'x', scope: 'base', values: { span: 2 } })).toBe('columns')
     expect(editLabel({ kind: 'batch', label: 'new line', edits: [] })).toBe('new line')
-    expect(editLabel({ kind: 'insert', parent: 'x', index: 0, blocks: [newBlock('text', makeId)] })).toBe(
-      'add text',
-    )
+    expect(editLabel({ kind: 'insert', parent: 'x', index: 0, blocks: [newBlock('text', makeId)] })).toBe('add text')
   })
 })
 
@@ -115,11 +112,7 @@ describe('an edit is refused with a sentence when', () => {
   const group = blockOf('group')
   const cases: [string, Edit, RegExp][] = [
     ['its block is gone', { kind: 'words', block: 'gone', words: {} }, /"gone" is no longer on any page/],
-    [
-      'the block takes no words',
-      { kind: 'words', block: group.id, words: { en: ['x'] } },
-      /A group takes no words/,
-    ],
+    ['the block takes no words', { kind: 'words', block: group.id, words: { en: ['x'] } }, /A group takes no words/],
     [
       'the block lacks the property',
       { kind: 'style', block: text.id, scope: 'base', values: { fit: 'cover' } },
@@ -145,32 +138,16 @@ describe('an edit is refused with a sentence when', () => {
       { kind: 'insert', parent: group.id, index: 0, blocks: [{ ...newBlock('text', makeId), id: text.id }] },
       /is taken/,
     ],
-    [
-      'a block would go into itself',
-      { kind: 'move', block: group.id, parent: group.id, index: 0 },
-      /into itself/,
-    ],
-    [
-      'a text would hold blocks',
-      { kind: 'move', block: group.id, parent: text.id, index: 0 },
-      /holds no other blocks/,
-    ],
+    ['a block would go into itself', { kind: 'move', block: group.id, parent: group.id, index: 0 }, /into itself/],
+    ['a text would hold blocks', { kind: 'move', block: group.id, parent: text.id, index: 0 }, /holds no other blocks/],
     [
       'a field has the wrong shape',
       { kind: 'field', block: blockOf('heading').id, field: 'level', value: 9 },
       /cannot take this level/,
     ],
-    [
-      'a kind has no such field',
-      { kind: 'field', block: text.id, field: 'level', value: 2 },
-      /cannot take this level/,
-    ],
+    ['a kind has no such field', { kind: 'field', block: text.id, field: 'level', value: 2 }, /cannot take this level/],
     ['the last page would go', { kind: 'page-remove', page: page.id }, /at least one page/],
-    [
-      'an address is taken',
-      { kind: 'page-add', index: 1, page: { ...page, id: 'p2', sections: [] } },
-      /already has the address/,
-    ],
+    ['an address is taken', { kind: 'page-add', index: 1, page: { ...page, id: 'p2', sections: [] } }, /already has the address/],
   ]
   test.each(cases)('%s', (_, edit, sentence) => {
     expect(() => applyEdit(site, edit)).toThrow(sentence)

@@ -37,18 +37,13 @@ export const fieldEdit: EditKind<FieldEdit, Edit> = {
   label: (edit) => (edit.field === 'hidden' ? (edit.value ? 'hide' : 'show') : edit.field),
   apply(site, edit) {
     const place = placeOf(site, edit.block)
-    const { [edit.field as 'name']: old, ...rest } = place.block as unknown as Record<
-      string,
-      z.core.util.JSONType
-    >
+    const { [edit.field as 'name']: old, ...rest } = place.block as unknown as Record<string, z.core.util.JSONType>
     const candidate = edit.value === null ? rest : { ...rest, [edit.field]: edit.value }
     const shallow = 'children' in candidate ? { ...candidate, children: [] } : candidate
     const parsed = blockSchema.safeParse(shallow)
     if (!parsed.success) {
       const [issue] = parsed.error.issues
-      throw new EditError(
-        `A ${place.block.kind} cannot take this ${edit.field}: ${issue?.message ?? 'it has another shape'}`,
-      )
+      throw new EditError(`A ${place.block.kind} cannot take this ${edit.field}: ${issue?.message ?? 'it has another shape'}`)
     }
     const next = produce(site, (draft) => {
       const target = draftAt(draft, place) as unknown as Record<string, unknown>

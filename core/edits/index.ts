@@ -4,14 +4,7 @@ import type { Applied, EditKind } from './edit'
 import { type FieldEdit, fieldEdit } from './field'
 import { type InsertEdit, insertEdit } from './insert'
 import { type MoveEdit, moveEdit } from './move'
-import {
-  type PageAddEdit,
-  pageAddEdit,
-  type PageFieldEdit,
-  pageFieldEdit,
-  type PageRemoveEdit,
-  pageRemoveEdit,
-} from './pages'
+import { type PageAddEdit, pageAddEdit, type PageFieldEdit, pageFieldEdit, type PageRemoveEdit, pageRemoveEdit } from './pages'
 import { type PictureAddEdit, pictureAddEdit, type PictureRemoveEdit, pictureRemoveEdit } from './pictures'
 import { type RemoveEdit, removeEdit } from './remove'
 import { type SiteEdit, siteEdit } from './site'

@@ -25,8 +25,7 @@ export const pageAddEdit: EditKind<PageAddEdit, Edit> = {
   schema: addSchema,
   label: (edit) => `add page ${edit.page.name}`,
   apply(site, edit) {
-    if (site.pages.some((page) => page.id === edit.page.id))
-      throw new EditError(`The id "${edit.page.id}" is taken.`)
+    if (site.pages.some((page) => page.id === edit.page.id)) throw new EditError(`The id "${edit.page.id}" is taken.`)
     checkAddress(site, edit.page.address)
     checkNew(site, edit.page.sections)
     const next = produce(site, (draft) => void draft.pages.splice(edit.index, 0, edit.page))
@@ -52,10 +51,7 @@ export const pageRemoveEdit: EditKind<PageRemoveEdit, Edit> = {
 const fieldSchema = z.strictObject({
   kind: z.literal('page-field'),
   page: idSchema,
-  values: pageSchema
-    .pick({ name: true, title: true, description: true })
-    .extend({ address: addressSchema })
-    .partial(),
+  values: pageSchema.pick({ name: true, title: true, description: true }).extend({ address: addressSchema }).partial(),
 })
 export type PageFieldEdit = z.infer<typeof fieldSchema>
 

@@ -13,8 +13,7 @@ export const pictureAddEdit: EditKind<PictureAddEdit, Edit> = {
   schema: addSchema,
   label: (edit) => `add ${edit.picture.name}`,
   apply(site, edit) {
-    if (site.pictures.some((one) => one.id === edit.picture.id))
-      throw new EditError(`The id "${edit.picture.id}" is taken.`)
+    if (site.pictures.some((one) => one.id === edit.picture.id)) throw new EditError(`The id "${edit.picture.id}" is taken.`)
     const next = produce(site, (draft) => void draft.pictures.push(edit.picture))
     return { site: next, inverse: { kind: 'picture-remove', picture: edit.picture.id } }
   },

@@ -38,10 +38,7 @@ describe('a session', () => {
     const { session } = makeEdit(openSession(site, 0), { key: 'mine', edit: words(first, 'Mine') })
     const caught = catchUp(session, [{ key: 'theirs', edit: words(second, 'Theirs') }], 1)
     expect(caught.lost).toEqual([])
-    expect([textOf(caught.session.site, first), textOf(caught.session.site, second)]).toEqual([
-      'Mine',
-      'Theirs',
-    ])
+    expect([textOf(caught.session.site, first), textOf(caught.session.site, second)]).toEqual(['Mine', 'Theirs'])
     expect(caught.session.pending).toHaveLength(1)
   })
 
@@ -76,9 +73,7 @@ describe('a session', () => {
     const style = (values: object): Edit => ({ kind: 'style', block: first, scope: 'base', values })
     expect(replaces(style({ span: 2 }), style({ span: 3 }))).toBe(true)
     expect(replaces(style({ span: 2 }), style({ span: 3, start: 1 }))).toBe(false)
-    expect(replaces(style({ span: 2 }), { ...style({ span: 3 }), scope: { below: 'narrow' } } as Edit)).toBe(
-      false,
-    )
+    expect(replaces(style({ span: 2 }), { ...style({ span: 3 }), scope: { below: 'narrow' } } as Edit)).toBe(false)
     expect(replaces(words(first, 'a'), words(second, 'b'))).toBe(false)
   })
 })

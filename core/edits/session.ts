@@ -36,35 +36,22 @@ export function makeEdit(
   const { site, inverse } = applyEdit(session.site, made.edit)
   const last = session.pending.at(-1)
   const merges =
-    last &&
-    made.gesture !== undefined &&
-    last.gesture === made.gesture &&
-    !sending.has(last.key) &&
-    replaces(made.edit, last.edit)
-  const pending = merges
-    ? [...session.pending.slice(0, -1), { ...made, key: last.key }]
-    : [...session.pending, made]
+    last && made.gesture !== undefined && last.gesture === made.gesture && !sending.has(last.key) && replaces(made.edit, last.edit)
+  const pending = merges ? [...session.pending.slice(0, -1), { ...made, key: last.key }] : [...session.pending, made]
   return { session: { ...session, site, pending }, inverse }
 }
 
 /** True if making `next` leaves nothing of `before`: both set the same values of the same block. */
 export function replaces(next: Edit, before: Edit): boolean {
   if (next.kind === 'words' && before.kind === 'words') {
-    return (
-      next.block === before.block && Object.keys(before.words).every((language) => language in next.words)
-    )
+    return next.block === before.block && Object.keys(before.words).every((language) => language in next.words)
   }
   if (next.kind === 'style' && before.kind === 'style') {
     const sameScope = JSON.stringify(next.scope) === JSON.stringify(before.scope)
-    return (
-      next.block === before.block &&
-      sameScope &&
-      Object.keys(before.values).every((name) => name in next.values)
-    )
+    return next.block === before.block && sameScope && Object.keys(before.values).every((name) => name in next.values)
   }
   if (next.kind === 'site' && before.kind === 'site') return next.field === before.field
-  if (next.kind === 'field' && before.kind === 'field')
-    return next.block === before.block && next.field === before.field
+  if (next.kind === 'field' && before.kind === 'field') return next.block === before.block && next.field === before.field
   return false
 }
 
@@ -109,10 +96,7 @@ export function catchUp(
   return { session: { confirmed, revision, pending: again.pending, site: again.site }, lost: again.lost }
 }
 
-function reapply(
-  confirmed: Site,
-  edits: readonly PendingEdit[],
-): { site: Site; pending: PendingEdit[]; lost: Lost[] } {
+function reapply(confirmed: Site, edits: readonly PendingEdit[]): { site: Site; pending: PendingEdit[]; lost: Lost[] } {
   let site = confirmed
   const pending: PendingEdit[] = []
   const lost: Lost[] = []

@@ -8,8 +8,7 @@ import type { Edit } from './index'
 const change = <F extends keyof Site, S extends z.ZodType<Site[F]>>(field: F, value: S) =>
   z.strictObject({ kind: z.literal('site'), field: z.literal(field), value })
 
-const fields = (siteSchema as unknown as z.ZodObject<{ name: z.ZodType<string>; views: z.ZodType<number[]> }>)
-  .shape
+const fields = (siteSchema as unknown as z.ZodObject<{ name: z.ZodType<string>; views: z.ZodType<number[]> }>).shape
 
 const schema = z.discriminatedUnion('field', [
   change('name', fields.name),

@@ -10,15 +10,12 @@ const MAX_DEPTH = 24
 export function checkHolds(holder: Holder, blocks: readonly Block[]): void {
   for (const block of blocks) {
     if ('page' in holder) {
-      if (block.kind !== 'section')
-        throw new EditError(`A page holds sections; a ${block.kind} stands inside one.`)
+      if (block.kind !== 'section') throw new EditError(`A page holds sections; a ${block.kind} stands inside one.`)
       continue
     }
     const { block: container, path } = holder.container
-    if (!holds[container.kind].includes(block.kind))
-      throw new EditError(`A ${container.kind} cannot hold a ${block.kind}.`)
-    if (path.length + depthOf(block) > MAX_DEPTH)
-      throw new EditError(`Blocks may stand ${MAX_DEPTH} deep at most.`)
+    if (!holds[container.kind].includes(block.kind)) throw new EditError(`A ${container.kind} cannot hold a ${block.kind}.`)
+    if (path.length + depthOf(block) > MAX_DEPTH) throw new EditError(`Blocks may stand ${MAX_DEPTH} deep at most.`)
   }
 }
 
@@ -31,13 +28,11 @@ export function checkNew(site: Site, blocks: readonly Block[]): void {
   const seen = new Set<string>()
   for (const root of blocks) {
     for (const block of walk(root)) {
-      if (seen.has(block.id) || findBlock(site, block.id))
-        throw new EditError(`The id "${block.id}" is taken.`)
+      if (seen.has(block.id) || findBlock(site, block.id)) throw new EditError(`The id "${block.id}" is taken.`)
       seen.add(block.id)
       if (!('children' in block)) continue
       for (const child of block.children as Block[]) {
-        if (!holds[block.kind].includes(child.kind))
-          throw new EditError(`A ${block.kind} cannot hold a ${child.kind}.`)
+        if (!holds[block.kind].includes(child.kind)) throw new EditError(`A ${block.kind} cannot hold a ${child.kind}.`)
       }
     }
   }

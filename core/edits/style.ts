@@ -13,9 +13,7 @@ import {
 import { draftAt, EditError, type EditKind, placeOf } from './edit'
 import type { Edit } from './index'
 
-const shape = Object.fromEntries(
-  propertyNames.map((name) => [name, properties[name].schema.nullable().optional()]),
-)
+const shape = Object.fromEntries(propertyNames.map((name) => [name, properties[name].schema.nullable().optional()]))
 
 /** Values to set; `null` takes a value away. */
 type Changes = { [N in PropertyName]?: StyleValues[N] | null }
@@ -38,10 +36,7 @@ export const styleEdit: EditKind<StyleEdit, Edit> = {
   apply(site, edit) {
     const place = placeOf(site, edit.block)
     const { scope } = edit
-    if (
-      typeof scope === 'object' &&
-      !site.breakpoints.some((one) => one.id === scope.below && one.below !== null)
-    ) {
+    if (typeof scope === 'object' && !site.breakpoints.some((one) => one.id === scope.below && one.below !== null)) {
       throw new EditError(`The breakpoint "${scope.below}" is no longer in this site.`)
     }
     const names = Object.keys(edit.values) as PropertyName[]

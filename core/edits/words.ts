@@ -19,9 +19,7 @@ export const wordsEdit: EditKind<WordsEdit, Edit> = {
     const place = placeOf(site, edit.block)
     const { block } = place
     if (!hasWords(block)) throw new EditError(`A ${block.kind} takes no words.`)
-    const old = Object.fromEntries(
-      Object.keys(edit.words).map((language) => [language, block.words[language] ?? []]),
-    )
+    const old = Object.fromEntries(Object.keys(edit.words).map((language) => [language, block.words[language] ?? []]))
     const next = produce(site, (draft) => {
       const target = draftAt(draft, place) as WordBlock
       for (const [language, spans] of Object.entries(edit.words)) {

@@ -20,9 +20,7 @@ const shapeOf = (schema: z.ZodType): string => {
   }
   if (json.enum) return json.enum.map((one) => `\`${one}\``).join(', ')
   if (json.anyOf)
-    return json.anyOf
-      .map((one) => `{ ${Object.keys((one as { properties?: object }).properties ?? {}).join(', ')} }`)
-      .join(' or ')
+    return json.anyOf.map((one) => `{ ${Object.keys((one as { properties?: object }).properties ?? {}).join(', ')} }`).join(' or ')
   if (json.properties) return `{ ${Object.keys(json.properties).join(', ')} }`
   const range = json.minimum === undefined ? '' : `, ${json.minimum} to ${json.maximum}`
   return `${json.type ?? 'value'}${range}`
@@ -40,8 +38,7 @@ export function describeFormat(): string {
   )
   const styles = propertyNames.map((name) => {
     const property = propertyOf(name)
-    const on =
-      property.applies === 'all' ? 'all' : BLOCK_KINDS.filter((kind) => appliesTo(name, kind)).join(', ')
+    const on = property.applies === 'all' ? 'all' : BLOCK_KINDS.filter((kind) => appliesTo(name, kind)).join(', ')
     return `| \`${name}\` | ${property.label} | ${shapeOf(property.schema)} | ${on} | ${property.onHover ? 'yes' : ''} |`
   })
   return `# The site file

@@ -46,21 +46,9 @@ describe('a site file', () => {
   test.each<[string, () => string, RegExp]>([
     ['no JSON', () => '{"format": ', /not JSON/],
     ['no site', () => '[]', /not a Yarrowfinch site/],
-    [
-      'of a newer version',
-      () => changed((copy) => Object.assign(copy, { version: 7 })),
-      /version 7, from a newer Yarrowfinch/,
-    ],
-    [
-      'with a field that is not known',
-      () => changed((copy) => Object.assign(copy, { extra: 1 })),
-      /broken at its top: .*extra/,
-    ],
-    [
-      'with a broken block',
-      () => writeSite(site).replace('"level": 1', '"level": 12'),
-      /broken at "pages\.0\.sections/,
-    ],
+    ['of a newer version', () => changed((copy) => Object.assign(copy, { version: 7 })), /version 7, from a newer Yarrowfinch/],
+    ['with a field that is not known', () => changed((copy) => Object.assign(copy, { extra: 1 })), /broken at its top: .*extra/],
+    ['with a broken block', () => writeSite(site).replace('"level": 1', '"level": 12'), /broken at "pages\.0\.sections/],
     ['with an id twice', () => writeSite(site).replaceAll('"moon"', '"the-stove"'), /two things with the id/],
     [
       'with a link that runs a script',
@@ -87,8 +75,7 @@ describe('a site file', () => {
 
 describe('an SVG', () => {
   test('keeps what draws and loses what runs, loads or links', () => {
-    const { text, width, height } =
-      cleanSvg(`<?xml version="1.0"?><svg viewBox="0 0 40 20" onload="x()"><script>alert(1)</script>
+    const { text, width, height } = cleanSvg(`<?xml version="1.0"?><svg viewBox="0 0 40 20" onload="x()"><script>alert(1)</script>
       <style>@import url(https://a.example)</style><linearGradient id="g"><stop offset="0" stop-color="red"/></linearGradient>
       <rect width="40" height="20" fill="url(#g)" onclick="x()"/><circle r="4" fill="url(https://a.example/x)"/>
       <a href="javascript:x()"><path d="M0 0h4"/></a><image href="https://a.example/x.png"/><use href="#g"/><foreignObject><p>x</p></foreignObject></svg>`)
@@ -112,41 +99,34 @@ describe('the export of the demo site', () => {
     for (const { file, text } of webFiles(site, style).texts.filter((one) => one.file.endsWith('.html'))) {
       const report = await validator.validateString(text, file)
       expect(
-        report.results.flatMap((one) =>
-          one.messages.map((message) => `${message.line}: ${message.ruleId}: ${message.message}`),
-        ),
+        report.results.flatMap((one) => one.messages.map((message) => `${message.line}: ${message.ruleId}: ${message.message}`)),
       ).toEqual([])
     }
   })
 
-  test.each(['readable', 'minified'] as const)(
-    '%s CSS parses without an error, every declaration known',
-    (style) => {
-      const { text } = webFiles(site, style).texts.find((one) => one.file === 'style.css')!
-      const problems: string[] = []
-      const tree = parse(text, { onParseError: (error) => void problems.push(error.message) })
-      walk(tree, (node) => {
-        if (node.type !== 'Declaration' || node.property.startsWith('--')) return
-        const { error } = lexer.matchDeclaration(node)
-        // The lexer's data is older than these; Chromium's own parser is asked in the end-to-end tests.
-        if (
-          error &&
-          !/^(text-wrap|text-size-adjust|-webkit-text-size-adjust|grid-template-columns|unicode-range|src|font-display|font-weight)$/.test(
-            node.property,
-          ) &&
-          !/color-mix|var\(/.test(error.message)
-        )
-          problems.push(`${node.property}: ${error.message}`)
-      })
-      expect(problems).toEqual([])
-    },
-  )
+  test.each(['readable', 'minified'] as const)('%s CSS parses without an error, every declaration known', (style) => {
+    const { text } = webFiles(site, style).texts.find((one) => one.file === 'style.css')!
+    const problems: string[] = []
+    const tree = parse(text, { onParseError: (error) => void problems.push(error.message) })
+    walk(tree, (node) => {
+      if (node.type !== 'Declaration' || node.property.startsWith('--')) return
+      const { error } = lexer.matchDeclaration(node)
+      // The lexer's data is older than these; Chromium's own parser is asked in the end-to-end tests.
+      if (
+        error &&
+        !/^(text-wrap|text-size-adjust|-webkit-text-size-adjust|grid-template-columns|unicode-range|src|font-display|font-weight)$/.test(
+          node.property,
+        ) &&
+        !/color-mix|var\(/.test(error.message)
+      )
+        problems.push(`${node.property}: ${error.message}`)
+    })
+    expect(problems).toEqual([])
+  })
 
   test('has each picture in several widths, under readable names', () => {
     const { pictures, fonts, texts } = webFiles(site, 'readable')
-    expect(pictures.map((one) => one.file)).toEqual(
-      expect.arrayContaining([expect.stringMatching(/^pictures\/moon-\d+\.webp$/)]),
-    )
+    expect(pictures.map((one) => one.file)).toEqual(expect.arrayContaining([expect.stringMatching(/^pictures\/moon-\d+\.webp$/)]))
     expect(fonts.every((one) => texts.some(({ text }) => text.includes(one.file)))).toBe(true)
     for (const { file } of pictures) expect(texts.some(({ text }) => text.includes(file))).toBe(true)
   })

@@ -10,8 +10,7 @@ export class FormatError extends Error {
   override name = 'FormatError'
 }
 
-const where = (path: PropertyKey[]) =>
-  path.length === 0 ? 'at its top' : `at "${path.map(String).join('.')}"`
+const where = (path: PropertyKey[]) => (path.length === 0 ? 'at its top' : `at "${path.map(String).join('.')}"`)
 
 /** Deepest nesting of objects and lists in a site file; one that is deeper is refused before it is walked. */
 const MAX_NESTING = 120
@@ -37,8 +36,7 @@ function nestingOf(text: string): number {
  * @throws FormatError if it is not JSON, not a site, of a newer version, or broken somewhere
  */
 export function readSite(text: string): Site {
-  if (nestingOf(text) > MAX_NESTING)
-    throw new FormatError(`The file is nested more than ${MAX_NESTING} deep, so it is not a site.`)
+  if (nestingOf(text) > MAX_NESTING) throw new FormatError(`The file is nested more than ${MAX_NESTING} deep, so it is not a site.`)
   let value: unknown
   try {
     value = JSON.parse(text)
@@ -54,8 +52,7 @@ export function readSite(text: string): Site {
  */
 export function checkSite(value: unknown): Site {
   const head = z.object({ format: z.literal(FILE_FORMAT), version: z.int().min(1) }).safeParse(value)
-  if (!head.success)
-    throw new FormatError(`The file is not a Yarrowfinch site: its "format" is not "${FILE_FORMAT}".`)
+  if (!head.success) throw new FormatError(`The file is not a Yarrowfinch site: its "format" is not "${FILE_FORMAT}".`)
   if (head.data.version > FILE_VERSION) {
     throw new FormatError(
       `The file has version ${head.data.version}, from a newer Yarrowfinch. This one reads versions up to ${FILE_VERSION}.`,
@@ -76,15 +73,13 @@ function checkTree(site: Site): void {
   const seen = new Set<string>()
   const addresses = new Set<string>()
   const claim = (id: string, what: string) => {
-    if (seen.has(id))
-      throw new FormatError(`The site has two things with the id "${id}", the second a ${what}.`)
+    if (seen.has(id)) throw new FormatError(`The site has two things with the id "${id}", the second a ${what}.`)
     seen.add(id)
   }
   for (const picture of site.pictures) claim(picture.id, 'picture')
   for (const page of site.pages) {
     claim(page.id, 'page')
-    if (addresses.has(page.address))
-      throw new FormatError(`Two pages of the site have the address "/${page.address}".`)
+    if (addresses.has(page.address)) throw new FormatError(`Two pages of the site have the address "/${page.address}".`)
     addresses.add(page.address)
     for (const block of walkPage(page)) claim(block.id, block.kind)
   }

@@ -15,8 +15,7 @@ const EXTENSIONS: Record<Site['pictures'][number]['type'], string> = {
 const MAX_UNPACKED = 1024 ** 3
 
 /** The file of a picture beside a site: its hash, and the extension of its type. */
-export const pictureFile = (picture: Site['pictures'][number]): string =>
-  `${picture.hash}.${EXTENSIONS[picture.type]}`
+export const pictureFile = (picture: Site['pictures'][number]): string => `${picture.hash}.${EXTENSIONS[picture.type]}`
 
 export type SiteFile = { site: Site; pictures: Map<string, Uint8Array> }
 
@@ -44,8 +43,7 @@ export function readSiteFile(bytes: Uint8Array): SiteFile {
     files = unzipSync(bytes, {
       filter: (file) => {
         total += file.originalSize
-        if (total > MAX_UNPACKED)
-          throw new FormatError('The zip unpacks to more than 1 GB, so it is refused.')
+        if (total > MAX_UNPACKED) throw new FormatError('The zip unpacks to more than 1 GB, so it is refused.')
         return file.name === DOCUMENT || /^pictures\/[0-9a-f]{64}\.[a-z]+$/.test(file.name)
       },
     })

@@ -4,24 +4,7 @@ import { toHtml } from 'hast-util-to-html'
 import type { Element } from 'hast'
 import { FormatError } from './site-json'
 
-const GEOMETRY = [
-  'x',
-  'y',
-  'x1',
-  'y1',
-  'x2',
-  'y2',
-  'cx',
-  'cy',
-  'r',
-  'rx',
-  'ry',
-  'width',
-  'height',
-  'd',
-  'points',
-  'pathLength',
-]
+const GEOMETRY = ['x', 'y', 'x1', 'y1', 'x2', 'y2', 'cx', 'cy', 'r', 'rx', 'ry', 'width', 'height', 'd', 'points', 'pathLength']
 const PAINT = [
   'fill',
   'fillOpacity',
@@ -119,9 +102,7 @@ export function cleanSvg(source: string): CleanSvg {
   const width = box.length === 4 ? box[2]! : Number.parseFloat(String(svg.properties.width))
   const height = box.length === 4 ? box[3]! : Number.parseFloat(String(svg.properties.height))
   if (!(width > 0 && height > 0))
-    throw new FormatError(
-      'The SVG picture has no viewBox and no width and height, so its shape is not known.',
-    )
+    throw new FormatError('The SVG picture has no viewBox and no width and height, so its shape is not known.')
   svg.properties.xmlns = 'http://www.w3.org/2000/svg'
   svg.properties.viewBox ??= `0 0 ${width} ${height}`
   svg.properties.width = width

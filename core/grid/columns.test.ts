@@ -47,8 +47,6 @@ describe('columns', () => {
   })
 
   test('a breakpoint holds below its width, and not at it', () => {
-    expect([1920, 1024, 1023, 640, 639, 320].map((width) => rangeAt(DEFAULT_BREAKPOINTS, width))).toEqual([
-      0, 0, 1, 1, 2, 2,
-    ])
+    expect([1920, 1024, 1023, 640, 639, 320].map((width) => rangeAt(DEFAULT_BREAKPOINTS, width))).toEqual([0, 0, 1, 1, 2, 2])
   })
 })

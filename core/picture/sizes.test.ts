@@ -29,18 +29,14 @@ describe('source widths', () => {
       px: fc.integer({ min: -24, max: 200 }),
     })
     fc.assert(
-      fc.property(
-        fc.array(extent, { minLength: 3, maxLength: 3 }),
-        fc.integer({ min: 40, max: 6000 }),
-        (extents, original) => {
-          const widths = sourceWidths(extents, DEFAULT_BREAKPOINTS, original)
-          expect(widths.length).toBeGreaterThan(0)
-          for (const [i, width] of widths.entries()) {
-            expect(width).toBeLessThanOrEqual(original)
-            if (i > 0) expect(width).toBeGreaterThanOrEqual(widths[i - 1]! * 1.2 - 1)
-          }
-        },
-      ),
+      fc.property(fc.array(extent, { minLength: 3, maxLength: 3 }), fc.integer({ min: 40, max: 6000 }), (extents, original) => {
+        const widths = sourceWidths(extents, DEFAULT_BREAKPOINTS, original)
+        expect(widths.length).toBeGreaterThan(0)
+        for (const [i, width] of widths.entries()) {
+          expect(width).toBeLessThanOrEqual(original)
+          if (i > 0) expect(width).toBeGreaterThanOrEqual(widths[i - 1]! * 1.2 - 1)
+        }
+      }),
     )
   })
 

@@ -32,16 +32,12 @@ export function sizesAttribute(extents: readonly Extent[], breakpoints: readonly
       parts.push(condition(from) + linear(extent.v * 100, extent.c * breakpoint.container + extent.px))
     }
     if (extent.c === 0 || full > lower) {
-      parts.push(
-        condition(lower) + linear((extent.v + extent.c) * 100, extent.px - extent.c * 2 * breakpoint.margin),
-      )
+      parts.push(condition(lower) + linear((extent.v + extent.c) * 100, extent.px - extent.c * 2 * breakpoint.margin))
     }
   })
   const sizeOf = (part: string) => part.replace(/^\(width >= \d+px\) /, '')
   // Of neighbours with one size, the last reaches furthest down.
-  return parts
-    .filter((part, i) => i === parts.length - 1 || sizeOf(part) !== sizeOf(parts[i + 1]!))
-    .join(', ')
+  return parts.filter((part, i) => i === parts.length - 1 || sizeOf(part) !== sizeOf(parts[i + 1]!)).join(', ')
 }
 
 /** Viewports that pictures are made for, px, at one and two device pixels for each CSS pixel. */
@@ -51,19 +47,13 @@ const VIEWPORTS = [320, 375, 480, 640, 768, 1024, 1280, 1440, 1920]
  * Widths in px to make of a picture, smallest first: those that the layout asks for at common viewports, at 1x and 2x,
  * none above the original's, and none within a fifth of the next.
  */
-export function sourceWidths(
-  extents: readonly Extent[],
-  breakpoints: readonly Breakpoint[],
-  original: number,
-): number[] {
+export function sourceWidths(extents: readonly Extent[], breakpoints: readonly Breakpoint[], original: number): number[] {
   const wanted = VIEWPORTS.flatMap((viewport) => {
     const index = rangeAt(breakpoints, viewport)
     const px = extentAt(extents[index]!, breakpoints[index]!, viewport)
     return [px, 2 * px]
   })
-  const sorted = [...new Set(wanted.map((px) => Math.min(original, Math.max(16, Math.ceil(px)))))].sort(
-    (a, b) => b - a,
-  )
+  const sorted = [...new Set(wanted.map((px) => Math.min(original, Math.max(16, Math.ceil(px)))))].sort((a, b) => b - a)
   const kept: number[] = []
   for (const width of sorted) if (kept.length === 0 || width * 1.2 <= kept.at(-1)!) kept.push(width)
   return kept.reverse()

@@ -39,11 +39,7 @@ type Handler<B extends Block> = (block: B, context: BlockContext) => Element | u
 /** Width of the one picture that the views show, px. */
 const VIEW_PICTURE = 1600
 
-const attributes = (
-  block: Block,
-  { className, editing }: BlockContext,
-  more: Properties = {},
-): Properties => {
+const attributes = (block: Block, { className, editing }: BlockContext, more: Properties = {}): Properties => {
   const properties: Properties = className.length === 0 ? more : { className, ...more }
   return editing ? { ...properties, dataBlock: block.id } : properties
 }
@@ -119,18 +115,11 @@ function picture(block: BlockOf<'picture'>, context: BlockContext): Element {
 
 const handlers: { [K in BlockKind]: Handler<BlockOf<K>> } = {
   section: (block, context) =>
-    element(
-      CONTAINER_TAGS[block.job] ?? 'section',
-      attributes(block, context, { id: context.anchor }),
-      context.children,
-    ),
+    element(CONTAINER_TAGS[block.job] ?? 'section', attributes(block, context, { id: context.anchor }), context.children),
   group: (block, context) => element(block.element ?? 'div', attributes(block, context), context.children),
   list: (block, context) => holder(block.ordered ? 'ol' : 'ul')(block, context),
   nav: (block, context) =>
-    holder('nav', block.label[context.language] ? { ariaLabel: block.label[context.language] } : {})(
-      block,
-      context,
-    ),
+    holder('nav', block.label[context.language] ? { ariaLabel: block.label[context.language] } : {})(block, context),
   eyebrow: worded(() => 'p'),
   heading: worded((block) => `h${block.level}`),
   text: worded(() => 'p'),

@@ -49,11 +49,7 @@ function addLayout(own: Declaration[], block: Block, setting: Setting, tracks: n
       own.push(['display', 'grid'])
       if (tracks !== undefined) own.push(repeated())
       else if (setting.parent === 'grid') own.push(['grid-template-columns', 'subgrid'])
-      else
-        own.push(
-          ['grid-template-columns', 'repeat(var(--columns), minmax(0, 1fr))'],
-          ['column-gap', 'var(--gutter)'],
-        )
+      else own.push(['grid-template-columns', 'repeat(var(--columns), minmax(0, 1fr))'], ['column-gap', 'var(--gutter)'])
   }
 }
 
@@ -65,8 +61,7 @@ function addPlacement(own: Declaration[], { span, start, position }: StyleValues
   }
   if (span === undefined || setting.parent !== 'grid' || setting.kind === 'section') return
   const placement = placementIn(setting.columns, span, start)
-  if (placement.span !== setting.columns)
-    own.push(['grid-column', placementToCss(placement, setting.columns)])
+  if (placement.span !== setting.columns) own.push(['grid-column', placementToCss(placement, setting.columns)])
 }
 
 /** True where a picture's image stands in a box of its own: under a scrim, or inside a link. */
@@ -103,12 +98,9 @@ function partsAt(block: Block, values: StyleValues, setting: Setting, boxed: boo
 }
 
 function scrimOf(scrim: NonNullable<StyleValues['scrim']>): Declaration[] {
-  const tint = (strength: number) =>
-    colourToCss({ ...scrim.colour, alpha: strength * (scrim.colour.alpha ?? 1) })
+  const tint = (strength: number) => colourToCss({ ...scrim.colour, alpha: strength * (scrim.colour.alpha ?? 1) })
   const background =
-    scrim.from === scrim.to
-      ? tint(scrim.from)
-      : `linear-gradient(${scrim.angle}deg, ${tint(scrim.from)}, ${tint(scrim.to)})`
+    scrim.from === scrim.to ? tint(scrim.from) : `linear-gradient(${scrim.angle}deg, ${tint(scrim.from)}, ${tint(scrim.to)})`
   return [
     ['content', '""'],
     ['position', 'absolute'],
@@ -126,14 +118,12 @@ function difference(before: readonly Declaration[], now: readonly Declaration[])
   const names = new Map(now)
   const changes = now.filter(([name, value]) => names.get(name) === value && old.get(name) !== value)
   for (const name of old.keys()) {
-    if (!names.has(name))
-      changes.push([name, name === 'grid-column' ? '1 / -1' : INHERITED.test(name) ? 'inherit' : 'initial'])
+    if (!names.has(name)) changes.push([name, name === 'grid-column' ? '1 / -1' : INHERITED.test(name) ? 'inherit' : 'initial'])
   }
   return changes
 }
 
-const isOut = (values: StyleValues | undefined) =>
-  values?.position === 'held' || values?.position === 'backdrop'
+const isOut = (values: StyleValues | undefined) => values?.position === 'held' || values?.position === 'backdrop'
 
 /** True if a block inside is taken out of the flow, so that the container must be what it is measured from. */
 function anchors(block: Block): boolean {
@@ -154,9 +144,7 @@ function addAnchoring(own: Declaration[], block: Block, values: StyleValues, box
 
 /** True if nothing that a block declares can differ between two settings, its values being the same. */
 function sameFor(values: StyleValues, a: Setting, b: Setting): boolean {
-  return (
-    a.parent === b.parent && a.layout === b.layout && (values.span === undefined || a.columns === b.columns)
-  )
+  return a.parent === b.parent && a.layout === b.layout && (values.span === undefined || a.columns === b.columns)
 }
 
 /** All CSS rules of one block, under the selector of its class. */
@@ -190,8 +178,7 @@ export function rulesOf(
     before = now
     setting = here
   }
-  if (hover)
-    rules.push(hoverRule(block, hover, selector, settingAt(block, surround, breakpoints, 0, viewportUnit)))
+  if (hover) rules.push(hoverRule(block, hover, selector, settingAt(block, surround, breakpoints, 0, viewportUnit)))
   return rules
 }
 

@@ -31,10 +31,7 @@ export function mockupBody(site: Site, page: Page, parts: MockupParts, windowHei
   }
   const css =
     parts.fonts.map(({ file, url }) => fontFaceCss(file, url)).join('') +
-    printRules(
-      [tokens, ...sharedRules(site, 'everything'), ...sections.flatMap((one) => one.rules)],
-      'minified',
-    )
+    printRules([tokens, ...sharedRules(site, 'everything'), ...sections.flatMap((one) => one.rules)], 'minified')
   // The comment and section marks let the styles be read alike as HTML and as XML.
   for (const { element: section } of shown) declareDrawings(section)
   const body = element('body', { xmlns: 'http://www.w3.org/1999/xhtml' }, [

@@ -53,10 +53,7 @@ test('no two blocks of a site share a class, whatever they are called', () => {
         ...base.guide.buttons.map((one) => `button-${one.name}`),
       ]
       const classes = sectionClasses(site)
-      const all = [
-        ...reserved,
-        ...sections.flatMap((section) => [...blockClasses(section, classes.get(section.id)!).values()]),
-      ]
+      const all = [...reserved, ...sections.flatMap((section) => [...blockClasses(section, classes.get(section.id)!).values()])]
       expect(all.filter((one, i) => all.indexOf(one) !== i)).toEqual([])
     }),
     { numRuns: 500 },

@@ -55,11 +55,7 @@ export function sectionClasses(site: Site): Map<string, string> {
         const clash = [...taken].some((other) => wanted.startsWith(`${other}-`))
         if (clash) wanted = wanted.replaceAll('-', '')
       }
-      while (
-        [...taken].some(
-          (other) => other.startsWith(`${wanted}-`) && !/^\d+$/.test(other.slice(wanted.length + 1)),
-        )
-      )
+      while ([...taken].some((other) => other.startsWith(`${wanted}-`) && !/^\d+$/.test(other.slice(wanted.length + 1))))
         wanted += 's'
       classes.set(section.id, unique(wanted, taken))
     }
@@ -78,9 +74,7 @@ function styleText(style: Block['style']): string {
 /** All that the rules of a block depend on, besides what surrounds it. */
 function likeness(block: Block): string {
   const held = isContainer(block)
-    ? block.children
-        .map(({ style }) => (styleText(style).includes('"position"') ? styleText(style) : ''))
-        .join('')
+    ? block.children.map(({ style }) => (styleText(style).includes('"position"') ? styleText(style) : '')).join('')
     : ''
   return `${block.kind}|${styleText(block.style)}|${block.kind === 'picture' && block.link !== undefined}|${held}`
 }

@@ -71,9 +71,7 @@ export function createRenderer(options: RenderOptions) {
       }
       rules = all
     }
-    const className = [sharedClass(block), own.length > 0 || block.kind === 'section' ? name : ''].filter(
-      (one) => one !== '',
-    )
+    const className = [sharedClass(block), own.length > 0 || block.kind === 'section' ? name : ''].filter((one) => one !== '')
     const { language, addresses, editing } = options
     const element = renderBlock(block, {
       language,
@@ -92,11 +90,7 @@ export function createRenderer(options: RenderOptions) {
   }
 
   return function render(site: Site, page: Page): RenderedSection[] {
-    if (
-      shared?.breakpoints !== site.breakpoints ||
-      shared.pictures !== site.pictures ||
-      shared.guide !== site.guide
-    ) {
+    if (shared?.breakpoints !== site.breakpoints || shared.pictures !== site.pictures || shared.guide !== site.guide) {
       memory = new WeakMap()
       pictures = picturesById(site)
       shared = site
@@ -109,10 +103,7 @@ export function createRenderer(options: RenderOptions) {
       if (section.hidden) continue
       const known = memory.get(section)
       const name = map.get(section.id)!
-      const entry =
-        known?.key === `${name}|${outer.key}`
-          ? known
-          : visit(section, site, blockClasses(section, name), outer)
+      const entry = known?.key === `${name}|${outer.key}` ? known : visit(section, site, blockClasses(section, name), outer)
       printed.push({ id: section.id, element: entry.element!, rules: entry.rules })
     }
     return printed

@@ -36,11 +36,7 @@ const print = (site: Site, style: 'readable' | 'minified' = 'minified') =>
   })
 
 /** A block of a kind with a style and words. */
-function made(
-  kind: 'heading' | 'text' | 'group' | 'picture' | 'button',
-  style: Style,
-  more: object = {},
-): Block {
+function made(kind: 'heading' | 'text' | 'group' | 'picture' | 'button', style: Style, more: object = {}): Block {
   return { ...newBlock(kind, makeId), style, ...more } as Block
 }
 const words = (text: string) => ({ words: { en: [text] } })
@@ -71,18 +67,14 @@ describe('the CSS of a block', () => {
   })
 
   test('an exception that says the same as the base is not written', () => {
-    expect(
-      cssOf(made('text', { base: { opacity: 0.5 }, below: { middle: { opacity: 0.5 } } }, words('a'))),
-    ).toBe('.opening-text{opacity:.5}')
+    expect(cssOf(made('text', { base: { opacity: 0.5 }, below: { middle: { opacity: 0.5 } } }, words('a')))).toBe(
+      '.opening-text{opacity:.5}',
+    )
   })
 
   test('an exception holds at narrower ranges until they have their own', () => {
     const css = cssOf(
-      made(
-        'text',
-        { base: { opacity: 1 }, below: { middle: { opacity: 0.5 }, narrow: { opacity: 1 } } },
-        words('a'),
-      ),
+      made('text', { base: { opacity: 1 }, below: { middle: { opacity: 0.5 }, narrow: { opacity: 1 } } }, words('a')),
     )
     expect(css).toBe(
       '.opening-text{opacity:1}@media(width<1024px){.opening-text{opacity:.5}}@media(width<640px){.opening-text{opacity:1}}',
@@ -107,32 +99,18 @@ describe('the CSS of a block', () => {
   })
 
   test('a grid inside a grid takes its columns, one with its own makes them', () => {
-    expect(cssOf(made('group', { base: { layout: 'grid', span: 8 } }))).toContain(
-      'grid-template-columns:subgrid',
-    )
-    expect(cssOf(made('group', { base: { layout: 'grid', tracks: 3 } }))).toContain(
-      'grid-template-columns:repeat(3,minmax(0,1fr))',
-    )
+    expect(cssOf(made('group', { base: { layout: 'grid', span: 8 } }))).toContain('grid-template-columns:subgrid')
+    expect(cssOf(made('group', { base: { layout: 'grid', tracks: 3 } }))).toContain('grid-template-columns:repeat(3,minmax(0,1fr))')
   })
 
   test('a group that changes its layout takes back what the other layout needed', () => {
     const css = cssOf(made('group', { base: { layout: 'column' }, below: { narrow: { layout: 'grid' } } }))
-    expect(css).toContain(
-      '@media(width<640px){.opening-group{display:grid;grid-template-columns:subgrid;flex-direction:initial}',
-    )
+    expect(css).toContain('@media(width<640px){.opening-group{display:grid;grid-template-columns:subgrid;flex-direction:initial}')
   })
 
   test('a block that is held makes what holds it the box it is measured from', () => {
-    const css = cssOf(
-      made(
-        'group',
-        {},
-        { children: [made('text', { base: { position: 'held', top: pixels(4) } }, words('a'))] },
-      ),
-    )
-    expect(css).toContain(
-      '.opening-group{display:flex;flex-direction:column;position:relative;isolation:isolate}',
-    )
+    const css = cssOf(made('group', {}, { children: [made('text', { base: { position: 'held', top: pixels(4) } }, words('a'))] }))
+    expect(css).toContain('.opening-group{display:flex;flex-direction:column;position:relative;isolation:isolate}')
     expect(css).toContain('.opening-text{grid-area:auto;position:absolute;top:4px}')
   })
 
@@ -221,9 +199,7 @@ describe('a printed site', () => {
   })
 
   test('brings the italic and the extended Latin where words need them', () => {
-    const { fonts } = print(
-      siteOf(made('text', {}, { words: { en: [{ kind: 'emphasis', children: ['Dŵr'] }] } })),
-    )
+    const { fonts } = print(siteOf(made('text', {}, { words: { en: [{ kind: 'emphasis', children: ['Dŵr'] }] } })))
     expect(fonts.map((font) => font.name)).toHaveLength(4)
   })
 
@@ -259,7 +235,6 @@ describe('the renderer remembers', () => {
       applyEdit(site, { kind: 'site', field: 'breakpoints', value: site.breakpoints.slice(0, 2) }).site,
       applyEdit(site, { kind: 'remove', blocks: [first.children[0]!.id] }).site,
     ]
-    for (const step of steps)
-      expect(render(step, step.pages[0]!)).toEqual(createRenderer(options)(step, step.pages[0]!))
+    for (const step of steps) expect(render(step, step.pages[0]!)).toEqual(createRenderer(options)(step, step.pages[0]!))
   })
 })

@@ -25,9 +25,7 @@ function shorten(declarations: readonly Declaration[]): readonly Declaration[] {
     const second = list.find(([name]) => name === parts[1])
     if (!first || !second) continue
     const value = first[1] === second[1] ? first[1] : `${first[1]} ${second[1]}`
-    list = list
-      .filter((one) => one !== second)
-      .map((one) => (one === first ? ([short, value] as const) : one))
+    list = list.filter((one) => one !== second).map((one) => (one === first ? ([short, value] as const) : one))
   }
   return list
 }
@@ -72,9 +70,7 @@ function group(rules: readonly Rule[], style: Style, indent: string): string {
 
 /** Prints rules: first those for all widths, then one media query for each breakpoint, widest first. */
 export function printRules(rules: readonly Rule[], style: Style = 'readable'): string {
-  const widths = [...new Set(rules.map((rule) => rule.below))].sort(
-    (a, b) => (b ?? Infinity) - (a ?? Infinity),
-  )
+  const widths = [...new Set(rules.map((rule) => rule.below))].sort((a, b) => (b ?? Infinity) - (a ?? Infinity))
   let text = ''
   for (const below of widths) {
     const at = rules.filter((rule) => rule.below === below)
@@ -83,9 +79,7 @@ export function printRules(rules: readonly Rule[], style: Style = 'readable'): s
       const inner = group(at, style, style === 'minified' ? '' : '  ')
       if (inner === '') continue
       text +=
-        style === 'minified'
-          ? `@media(width<${below}px){${inner}}`
-          : `@media ${mediaBelow(below)} {\n${inner.trimEnd()}\n}\n\n`
+        style === 'minified' ? `@media(width<${below}px){${inner}}` : `@media ${mediaBelow(below)} {\n${inner.trimEnd()}\n}\n\n`
     }
   }
   return text

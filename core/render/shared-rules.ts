@@ -15,10 +15,7 @@ const rule = (selector: string, declarations: Declaration[], below: number | nul
 export const BAND = 'band'
 
 const typeDeclarations = (type: TypeRole): Declaration[] => [
-  [
-    'font',
-    `${type.italic ? 'italic ' : ''}${type.weight} ${lengthToCss(type.size)} / ${type.leading} var(--face-${type.face})`,
-  ],
+  ['font', `${type.italic ? 'italic ' : ''}${type.weight} ${lengthToCss(type.size)} / ${type.leading} var(--face-${type.face})`],
   ...(type.tracking === 0 ? [] : [['letter-spacing', `${type.tracking}em`] as const]),
   ...(type.lines && type.lines !== 'wrap' ? [['text-wrap', type.lines] as const] : []),
   ...(type.letterCase === 'capitals' ? [['text-transform', 'uppercase'] as const] : []),
@@ -31,9 +28,7 @@ function buttonRules(button: ButtonKind, types: readonly TypeRole[]): Rule[] {
     ...(values.edge ? [['border-color', colourToCss(values.edge)] as const] : []),
   ]
   const type = types.find((one) => one.role === button.type)
-  const padding = [...new Set([lengthToCss(button.paddingBlock), lengthToCss(button.paddingInline)])].join(
-    ' ',
-  )
+  const padding = [...new Set([lengthToCss(button.paddingBlock), lengthToCss(button.paddingInline)])].join(' ')
   const selector = `.button-${button.name}`
   return [
     rule(selector, [
@@ -77,10 +72,7 @@ export function tokenDeclarations({ guide }: Site): Declaration[] {
     ...guide.faces.map(({ name, family }): Declaration => [`--face-${name}`, fontStack(family)]),
     ...guide.spaces.map(({ name, size }): Declaration => [`--${name}`, lengthToCss(size)]),
     ...guide.corners.map(({ name, size }): Declaration => [`--${name}`, lengthToCss(size)]),
-    ...guide.shadows.map(({ name, layers }): Declaration => [
-      `--${name}`,
-      layers.map(shadowToCss).join(', '),
-    ]),
+    ...guide.shadows.map(({ name, layers }): Declaration => [`--${name}`, layers.map(shadowToCss).join(', ')]),
   ]
 }
 
@@ -163,8 +155,7 @@ export function sharedRules(site: Site, uses: Uses): Rule[] {
     if (type.role !== 'body' && hasClass(type.role)) rules.push(rule(`.${type.role}`, typeDeclarations(type)))
   // Body is the page's own type; its class is for words inside a block that is set otherwise.
   if (body && hasClass('body')) rules.push(rule('.body', typeDeclarations(body)))
-  for (const button of guide.buttons)
-    if (hasClass(`button-${button.name}`)) rules.push(...buttonRules(button, guide.types))
+  for (const button of guide.buttons) if (hasClass(`button-${button.name}`)) rules.push(...buttonRules(button, guide.types))
   return [...gridRules(site.breakpoints), ...rules]
 }
 

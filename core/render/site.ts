@@ -71,10 +71,7 @@ export function documentTree(
   const body = landmarks(shown, (children) => element('main', {}, children))
   return {
     type: 'root',
-    children: [
-      { type: 'doctype' },
-      element('html', { lang: language }, [element('head', {}, head), element('body', {}, body)]),
-    ],
+    children: [{ type: 'doctype' }, element('html', { lang: language }, [element('head', {}, head), element('body', {}, body)])],
   }
 }
 
@@ -129,13 +126,9 @@ function usedFonts(
   const used = new Set(tokens.map(([name]) => name))
   const italic =
     tags.has('em') ||
-    rules.some((rule) =>
-      rule.declarations.some(([name, value]) => name.startsWith('font') && value.startsWith('italic')),
-    )
+    rules.some((rule) => rule.declarations.some(([name, value]) => name.startsWith('font') && value.startsWith('italic')))
   const text = trees.map(textOf).join('')
-  const families = new Set(
-    site.guide.faces.filter((face) => used.has(`--face-${face.name}`)).map((face) => face.family),
-  )
+  const families = new Set(site.guide.faces.filter((face) => used.has(`--face-${face.name}`)).map((face) => face.family))
   return FAMILIES.filter((family) => families.has(family.id)).flatMap((family) =>
     fontFiles(family).filter((file) => (italic || !file.italic) && needsSubset(file.subset, text)),
   )

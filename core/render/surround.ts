@@ -38,16 +38,10 @@ export function pageSurround(breakpoints: readonly Breakpoint[]): Surround {
   }
 }
 
-const pxOf = (length: Length | undefined): number =>
-  length && 'value' in length && length.unit === 'px' ? length.value : 0
+const pxOf = (length: Length | undefined): number => (length && 'value' in length && length.unit === 'px' ? length.value : 0)
 
 /** The width that a block takes inside what surrounds it, at one range. */
-export function extentOf(
-  block: Block,
-  surround: Surround,
-  breakpoints: readonly Breakpoint[],
-  index: number,
-): Extent {
+export function extentOf(block: Block, surround: Surround, breakpoints: readonly Breakpoint[], index: number): Extent {
   const at = surround.ranges[index]!
   const width = valueAt(block.style, 'width', breakpoints, index)
   if (width && 'value' in width && width.unit === 'px') return { v: 0, c: 0, px: width.value }
@@ -81,8 +75,7 @@ export function surroundOf(block: Container, outer: Surround, breakpoints: reado
     const tracks = valueAt(block.style, 'tracks', breakpoints, index)
     const gap = valueAt(block.style, 'gap', breakpoints, index)
     if (layout !== 'grid') return { layout, columns: 1, gutter: 0, extent }
-    if (tracks !== undefined)
-      return { layout, columns: tracks, gutter: gap ? pxOf(gap) : breakpoint.gutter, extent }
+    if (tracks !== undefined) return { layout, columns: tracks, gutter: gap ? pxOf(gap) : breakpoint.gutter, extent }
     const columns =
       at.layout === 'grid'
         ? placementIn(at.columns, valueAt(block.style, 'span', breakpoints, index), undefined).span
@@ -90,9 +83,7 @@ export function surroundOf(block: Container, outer: Surround, breakpoints: reado
     return { layout, columns, gutter: at.layout === 'grid' ? at.gutter : breakpoint.gutter, extent }
   })
   const key = ranges
-    .map(
-      (one) => `${one.layout}${one.columns},${one.gutter},${one.extent.v},${one.extent.c},${one.extent.px}`,
-    )
+    .map((one) => `${one.layout}${one.columns},${one.gutter},${one.extent.v},${one.extent.c},${one.extent.px}`)
     .join(';')
   return { key, ranges }
 }

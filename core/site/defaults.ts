@@ -13,14 +13,7 @@ export const DEFAULT_BREAKPOINTS: Breakpoint[] = [
 const fluid = (small: number, large: number) => ({
   fluid: { from: { at: 375, px: small }, to: { at: 1360, px: large } },
 })
-const type = (
-  name: string,
-  face: string,
-  weight: number,
-  size: ReturnType<typeof fluid>,
-  leading: number,
-  tracking = 0,
-) => ({
+const type = (name: string, face: string, weight: number, size: ReturnType<typeof fluid>, leading: number, tracking = 0) => ({
   role: name,
   face,
   weight,

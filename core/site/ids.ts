@@ -3,9 +3,7 @@ import { z } from 'zod'
 const ALPHABET = '0123456789abcdefghijklmnopqrstuvwxyz'
 
 /** A short id of a block, page, picture or breakpoint: 1 to 24 letters, figures, `-` or `_`. It never changes. */
-export const idSchema = z
-  .string()
-  .regex(/^[A-Za-z0-9_-]{1,24}$/, 'An id has 1 to 24 letters, figures, - or _.')
+export const idSchema = z.string().regex(/^[A-Za-z0-9_-]{1,24}$/, 'An id has 1 to 24 letters, figures, - or _.')
 
 /** Makes ids out of a source of random numbers in [0, 1), which the caller gives: core has no randomness of its own. */
 export type MakeId = () => string

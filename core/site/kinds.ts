@@ -18,14 +18,7 @@ export const BLOCK_KINDS = [
 export type BlockKind = (typeof BLOCK_KINDS)[number]
 
 /** Kinds that take words. */
-export const WORD_KINDS = [
-  'eyebrow',
-  'heading',
-  'text',
-  'button',
-  'item',
-  'link',
-] as const satisfies BlockKind[]
+export const WORD_KINDS = ['eyebrow', 'heading', 'text', 'button', 'item', 'link'] as const satisfies BlockKind[]
 /** Kinds that hold blocks. */
 export const CONTAINER_KINDS = ['section', 'group', 'list', 'nav'] as const satisfies BlockKind[]
 

@@ -41,9 +41,7 @@ const kindSchema = (kind: BlockKind) =>
 const kindSchemas = Object.fromEntries(BLOCK_KINDS.map((kind) => [kind, kindSchema(kind)]))
 const variants = BLOCK_KINDS.map((kind) => kindSchemas[kind]!) as unknown as [z.ZodObject, ...z.ZodObject[]]
 
-export const blockSchema: z.ZodType<Block> = z
-  .discriminatedUnion('kind', variants)
-  .meta({ id: 'Block' }) as never
+export const blockSchema: z.ZodType<Block> = z.discriminatedUnion('kind', variants).meta({ id: 'Block' }) as never
 export const sectionSchema = kindSchemas.section as unknown as z.ZodType<Section>
 
 /** The grid below one width. The first breakpoint of a site has no `below`: it is the base, for all widths. */
@@ -64,9 +62,7 @@ export const breakpointsSchema = z
   .max(12)
   .refine(
     (list) =>
-      list.every((one, i) =>
-        i === 0 ? one.below === null : one.below !== null && one.below < (list[i - 1]!.below ?? Infinity),
-      ),
+      list.every((one, i) => (i === 0 ? one.below === null : one.below !== null && one.below < (list[i - 1]!.below ?? Infinity))),
     'Breakpoints run from the widest to the narrowest; the first is the base and has no width.',
   )
 

@@ -1,15 +1,13 @@
 import type { Mark, Span } from './words'
 
 /** A stretch of text with all its marks beside it, as rich text editors keep it. */
-export type MarkedText =
-  { text: string; marks: readonly MarkValue[] } | { break: true; marks: readonly MarkValue[] }
+export type MarkedText = { text: string; marks: readonly MarkValue[] } | { break: true; marks: readonly MarkValue[] }
 export type MarkValue = { kind: Mark } | { kind: 'link'; href: string }
 
 /** The order in which marks are nested, outermost first. */
 const ORDER = ['link', 'highlight', 'strong', 'emphasis', 'struck'] as const
 
-const sameMark = (a: MarkValue, b: MarkValue) =>
-  a.kind === b.kind && (a.kind !== 'link' || a.href === (b as { href: string }).href)
+const sameMark = (a: MarkValue, b: MarkValue) => a.kind === b.kind && (a.kind !== 'link' || a.href === (b as { href: string }).href)
 
 /** Flattens a tree of spans. */
 export function toMarked(spans: readonly Span[], marks: readonly MarkValue[] = []): MarkedText[] {
@@ -37,13 +35,9 @@ export function fromMarked(list: readonly MarkedText[]): Span[] {
     }
     let end = i
     while (end < list.length && list[end]!.marks.some((mark) => sameMark(mark, outer))) end++
-    const inner = list
-      .slice(i, end)
-      .map((part) => ({ ...part, marks: part.marks.filter((mark) => !sameMark(mark, outer)) }))
+    const inner = list.slice(i, end).map((part) => ({ ...part, marks: part.marks.filter((mark) => !sameMark(mark, outer)) }))
     const children = fromMarked(inner)
-    spans.push(
-      outer.kind === 'link' ? { kind: 'link', href: outer.href, children } : { kind: outer.kind, children },
-    )
+    spans.push(outer.kind === 'link' ? { kind: 'link', href: outer.href, children } : { kind: outer.kind, children })
     i = end
   }
   return spans

@@ -14,11 +14,7 @@ export const hrefSchema = z
   )
 
 /** A piece of text: plain words, a marked stretch, a link, or a line break. */
-export type Span =
-  | string
-  | { kind: Mark; children: Span[] }
-  | { kind: 'link'; href: string; children: Span[] }
-  | { kind: 'break' }
+export type Span = string | { kind: Mark; children: Span[] } | { kind: 'link'; href: string; children: Span[] } | { kind: 'break' }
 
 const children = z.lazy(() => z.array(spanSchema).max(500))
 
@@ -32,14 +28,9 @@ export const spanSchema: z.ZodType<Span> = z
   .meta({ id: 'Span' })
 
 /** Words by language (BCP 47 tag). */
-export const wordsSchema = z.record(
-  z.string().regex(/^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/),
-  z.array(spanSchema).max(500),
-)
+export const wordsSchema = z.record(z.string().regex(/^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/), z.array(spanSchema).max(500))
 
 /** The bare text of spans; a line break counts as a space. */
 export function plainText(spans: readonly Span[]): string {
-  return spans
-    .map((span) => (typeof span === 'string' ? span : span.kind === 'break' ? ' ' : plainText(span.children)))
-    .join('')
+  return spans.map((span) => (typeof span === 'string' ? span : span.kind === 'break' ? ' ' : plainText(span.children))).join('')
 }

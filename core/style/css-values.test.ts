@@ -7,9 +7,7 @@ test('lengths', () => {
   expect(lengthToCss({ token: 'space-4' })).toBe('var(--space-4)')
   expect(lengthToCss({ value: 80, unit: 'vh' })).toBe('80vh')
   expect(lengthToCss({ value: 80, unit: 'vh' }, 'property')).toBe('calc(var(--vh) * 80)')
-  expect(lengthToCss({ value: 3, unit: 'columns' })).toBe(
-    'calc((100% + var(--gutter)) / var(--columns) * 3 - var(--gutter))',
-  )
+  expect(lengthToCss({ value: 3, unit: 'columns' })).toBe('calc((100% + var(--gutter)) / var(--columns) * 3 - var(--gutter))')
   expect(lengthInWords({ value: 24, unit: 'px' })).toBe('24 px')
 })
 

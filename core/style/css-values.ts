@@ -12,8 +12,7 @@ export function lengthToCss(length: Length, viewportUnit: ViewportUnit = 'unit')
   if ('fluid' in length) return fluidToCss(length.fluid)
   const { value, unit } = length
   if (value === 0) return '0'
-  if (unit === 'columns')
-    return `calc((100% + var(--gutter)) / var(--columns) * ${number(value)} - var(--gutter))`
+  if (unit === 'columns') return `calc((100% + var(--gutter)) / var(--columns) * ${number(value)} - var(--gutter))`
   if (unit === 'vh' && viewportUnit === 'property') return `calc(var(--vh) * ${number(value)})`
   return `${number(value)}${unit}`
 }

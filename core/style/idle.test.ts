@@ -38,9 +38,7 @@ describe('a setting that has no effect says why, and its repair makes it work', 
     const [found] = idleSettings(site, findBlock(site, id)!, 0)
     expect(found?.why).toMatch(why)
     const repaired = applyEdit(site, found!.repair.edit).site
-    expect(idleSettings(repaired, findBlock(repaired, id)!, 0).map((one) => one.property)).not.toContain(
-      found!.property,
-    )
+    expect(idleSettings(repaired, findBlock(repaired, id)!, 0).map((one) => one.property)).not.toContain(found!.property)
   })
 
   test.each<[string, StyleValues, RegExp]>([
@@ -56,10 +54,7 @@ describe('a setting that has no effect says why, and its repair makes it work', 
   })
 
   test('nothing is said of settings that work', () => {
-    const { site, id } = scene(
-      { span: 4, position: 'sticky', top: pixels(0), selfAlign: 'start' },
-      { layout: 'grid' },
-    )
+    const { site, id } = scene({ span: 4, position: 'sticky', top: pixels(0), selfAlign: 'start' }, { layout: 'grid' })
     expect(idleSettings(site, findBlock(site, id)!, 0)).toEqual([])
   })
 })

@@ -43,12 +43,7 @@ export function idleSettings(site: Site, place: Place, index: number): Idle[] {
     )
   }
   if (own !== 'row' && has('wrap'))
-    say(
-      'wrap',
-      `Only a row wraps; this is ${aLayout(own)}.`,
-      'Lay it out as a row',
-      style(block.id, { layout: 'row' }),
-    )
+    say('wrap', `Only a row wraps; this is ${aLayout(own)}.`, 'Lay it out as a row', style(block.id, { layout: 'row' }))
   if (own === 'overlay' && has('gap'))
     say(
       'gap',
@@ -57,12 +52,7 @@ export function idleSettings(site: Site, place: Place, index: number): Idle[] {
       style(block.id, { layout: 'column' }),
     )
   if (own === 'column' && has('gap'))
-    say(
-      'gap',
-      'A column has gaps down, none across.',
-      'Lay it out as a row',
-      style(block.id, { layout: 'row' }),
-    )
+    say('gap', 'A column has gaps down, none across.', 'Lay it out as a row', style(block.id, { layout: 'row' }))
   if (parent && outer === 'column' && has('selfAlign')) {
     say(
       'selfAlign',
@@ -72,12 +62,7 @@ export function idleSettings(site: Site, place: Place, index: number): Idle[] {
     )
   }
   if (parent && outer === 'row' && has('selfJustify')) {
-    say(
-      'selfJustify',
-      'In a row, the row itself shares out the width.',
-      'Take it away',
-      style(block.id, { selfJustify: null }),
-    )
+    say('selfJustify', 'In a row, the row itself shares out the width.', 'Take it away', style(block.id, { selfJustify: null }))
   }
   if (parent && (outer === 'grid' || outer === 'overlay') && has('grow')) {
     say(
@@ -111,12 +96,7 @@ export function idleSettings(site: Site, place: Place, index: number): Idle[] {
     )
   }
   if (block.style.base?.edgeColour !== undefined && block.kind !== 'divider' && !has('edgeWidth')) {
-    say(
-      'edgeColour',
-      'The edge has no width, so its colour is not seen.',
-      'Make it 1 px',
-      style(block.id, { edgeWidth: 1 }),
-    )
+    say('edgeColour', 'The edge has no width, so its colour is not seen.', 'Make it 1 px', style(block.id, { edgeWidth: 1 }))
   }
   return found
 }

@@ -26,10 +26,7 @@ export function parseLength(
   if (tokens.includes(trimmed)) return { token: trimmed }
   const simple = SIMPLE.exec(trimmed)
   if (simple) {
-    const unit = (simple[2]?.toLowerCase() ?? bareUnit).replace(
-      /^cols?$/,
-      'columns',
-    ) as (typeof LENGTH_UNITS)[number]
+    const unit = (simple[2]?.toLowerCase() ?? bareUnit).replace(/^cols?$/, 'columns') as (typeof LENGTH_UNITS)[number]
     return { value: figure(simple[1]!), unit }
   }
   const fluid = FLUID.exec(trimmed)

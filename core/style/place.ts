@@ -46,8 +46,7 @@ export const place = {
     column: 'place',
     schema: lengthSchema,
     applies: HOLDERS,
-    css: (value, at) =>
-      at.layout === 'column' || at.layout === 'overlay' ? [] : length('column-gap')(value, at),
+    css: (value, at) => (at.layout === 'column' || at.layout === 'overlay' ? [] : length('column-gap')(value, at)),
   }),
   rowGap: property({
     label: 'Gap down',
@@ -63,8 +62,7 @@ export const place = {
     applies: HOLDERS,
     css: (value, at) => {
       if (at.layout === 'row') return [['justify-content', flexEdge(value)]]
-      if (at.layout === 'column')
-        return [['align-items', value === 'space-between' ? 'stretch' : flexEdge(value)]]
+      if (at.layout === 'column') return [['align-items', value === 'space-between' ? 'stretch' : flexEdge(value)]]
       return [['justify-items', value === 'space-between' ? 'stretch' : value]]
     },
   }),
@@ -75,8 +73,7 @@ export const place = {
     applies: HOLDERS,
     css: (value, at) => {
       if (at.layout === 'column') return [['justify-content', flexEdge(value)]]
-      if (at.layout === 'row')
-        return [['align-items', value === 'space-between' ? 'stretch' : flexEdge(value)]]
+      if (at.layout === 'row') return [['align-items', value === 'space-between' ? 'stretch' : flexEdge(value)]]
       if (value === 'space-between') return [['align-content', value]]
       // In a grid that is taller than its rows, the rows themselves are meant as well.
       return value === 'stretch' || value === 'baseline'
@@ -171,8 +168,7 @@ export const place = {
     column: 'place',
     schema: z.boolean(),
     applies: 'all',
-    css: (value, at) =>
-      at.parent === 'grid' || at.parent === 'overlay' ? [] : [['flex', value ? '1 1 0' : '0 1 auto']],
+    css: (value, at) => (at.parent === 'grid' || at.parent === 'overlay' ? [] : [['flex', value ? '1 1 0' : '0 1 auto']]),
   }),
   order: property({
     label: 'Order',
@@ -241,19 +237,7 @@ export const place = {
     label: 'Padding sides',
     column: 'place',
     schema: lengthSchema,
-    applies: [
-      'group',
-      'list',
-      'nav',
-      'item',
-      'link',
-      'button',
-      'text',
-      'heading',
-      'eyebrow',
-      'icon',
-      'picture',
-    ],
+    applies: ['group', 'list', 'nav', 'item', 'link', 'button', 'text', 'heading', 'eyebrow', 'icon', 'picture'],
     css: length('padding-inline'),
   }),
 }

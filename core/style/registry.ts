@@ -33,9 +33,7 @@ export function hasColumn(column: TrayColumn, kind: BlockKind): boolean {
 }
 
 const shape = Object.fromEntries(propertyNames.map((name) => [name, properties[name].schema.optional()]))
-export const styleValuesSchema = z
-  .strictObject(shape)
-  .meta({ id: 'StyleValues' }) as unknown as z.ZodType<StyleValues>
+export const styleValuesSchema = z.strictObject(shape).meta({ id: 'StyleValues' }) as unknown as z.ZodType<StyleValues>
 
 /** A block's style: the base, exceptions by breakpoint id, and what differs on hover. */
 export const styleSchema = z
@@ -49,11 +47,7 @@ export const styleSchema = z
 export type Style = z.infer<typeof styleSchema>
 
 /** Where a value is set: for all widths, below one breakpoint, or on hover. */
-export const scopeSchema = z.union([
-  z.literal('base'),
-  z.literal('hover'),
-  z.strictObject({ below: z.string() }),
-])
+export const scopeSchema = z.union([z.literal('base'), z.literal('hover'), z.strictObject({ below: z.string() })])
 export type Scope = z.infer<typeof scopeSchema>
 
 /** The values set in one scope. */

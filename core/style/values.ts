@@ -14,10 +14,7 @@ export const LENGTH_UNITS = ['px', '%', 'rem', 'em', 'ch', 'vh', 'columns'] as c
 /** A size that grows from one px value at one viewport width to another px value at a second width. */
 export const fluidSchema = z
   .strictObject({ from: z.strictObject({ at: px, px }), to: z.strictObject({ at: px, px }) })
-  .refine(
-    (value) => value.from.at < value.to.at,
-    'A fluid size needs two different widths, the narrow one first.',
-  )
+  .refine((value) => value.from.at < value.to.at, 'A fluid size needs two different widths, the narrow one first.')
 
 export const lengthSchema = z
   .union([
@@ -50,5 +47,4 @@ export type Shadow = z.infer<typeof shadowSchema>
 /** `px(16)`, for defaults and tests. */
 export const pixels = (value: number): Length => ({ value, unit: 'px' })
 export const token = (name: string): Length => ({ token: name })
-export const role = (name: string, alpha?: number): Colour =>
-  alpha === undefined ? { role: name } : { role: name, alpha }
+export const role = (name: string, alpha?: number): Colour => (alpha === undefined ? { role: name } : { role: name, alpha })

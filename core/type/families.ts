@@ -8,13 +8,7 @@ export type Family = {
   italic: boolean
 }
 
-const family = (
-  id: string,
-  name: string,
-  kind: Family['class'],
-  weights: readonly [number, number],
-  italic = true,
-): Family => ({
+const family = (id: string, name: string, kind: Family['class'], weights: readonly [number, number], italic = true): Family => ({
   id,
   name,
   class: kind,

@@ -11,17 +11,14 @@ test('38 px at 375 to 76 px at 1360 grows 3.86 px per 100 px', () => {
 })
 
 test('a size that shrinks as the width grows keeps its smaller end as the least', () => {
-  expect(fluidToCss({ from: { at: 400, px: 32 }, to: { at: 800, px: 16 } })).toBe(
-    'clamp(1rem, 3rem - 4vw, 2rem)',
-  )
+  expect(fluidToCss({ from: { at: 400, px: 32 }, to: { at: 800, px: 16 } })).toBe('clamp(1rem, 3rem - 4vw, 2rem)')
 })
 
 /** What a browser makes of the clamp, px. */
 function evaluate(css: string, viewport: number): number {
   const [low, rest, high] = css.slice(6, -1).split(', ')
   const [rem, sign, vw] = rest!.split(' ')
-  const preferred =
-    Number.parseFloat(rem!) * REM + (sign === '-' ? -1 : 1) * (Number.parseFloat(vw!) / 100) * viewport
+  const preferred = Number.parseFloat(rem!) * REM + (sign === '-' ? -1 : 1) * (Number.parseFloat(vw!) / 100) * viewport
   return Math.max(Number.parseFloat(low!) * REM, Math.min(preferred, Number.parseFloat(high!) * REM))
 }
 

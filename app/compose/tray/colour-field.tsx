@@ -35,9 +35,7 @@ function Field({ label, value, onChange }: ColourFieldProps) {
         <span className="truncate">
           {value ? 'role' in value ? value.role : value.hex : <span className="text-muted">Not set</span>}
         </span>
-        {value?.alpha !== undefined && (
-          <span className="figure ml-auto text-muted">{Math.round(value.alpha * 100)}%</span>
-        )}
+        {value?.alpha !== undefined && <span className="figure ml-auto text-muted">{Math.round(value.alpha * 100)}%</span>}
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
@@ -57,11 +55,7 @@ function Field({ label, value, onChange }: ColourFieldProps) {
                 aria-pressed={value && 'role' in value && value.role === one.role}
                 className="h-7 rounded-2 border border-line-strong outline-offset-2 aria-pressed:outline-2 aria-pressed:outline-ink"
                 style={{ background: one.hex }}
-                onClick={() =>
-                  onChange(
-                    value?.alpha === undefined ? { role: one.role } : { role: one.role, alpha: value.alpha },
-                  )
-                }
+                onClick={() => onChange(value?.alpha === undefined ? { role: one.role } : { role: one.role, alpha: value.alpha })}
               />
             ))}
           </div>
@@ -69,10 +63,7 @@ function Field({ label, value, onChange }: ColourFieldProps) {
             color={hex ?? '#ffffff'}
             style={{ width: '100%', height: 120 }}
             onChange={(next) =>
-              onChange(
-                value?.alpha === undefined ? { hex: next } : { hex: next, alpha: value.alpha },
-                gesture.current,
-              )
+              onChange(value?.alpha === undefined ? { hex: next } : { hex: next, alpha: value.alpha }, gesture.current)
             }
           />
           <div className="mt-2 flex gap-1.5">

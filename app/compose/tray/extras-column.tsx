@@ -61,9 +61,7 @@ function IconColumn({ block }: { block: BlockOf<'icon'> }) {
             title={icon.name}
             aria-pressed={icon.name === block.icon.name}
             className="flex h-6 items-center justify-center rounded-2 hover:bg-line aria-pressed:bg-ink aria-pressed:text-on-ink"
-            onClick={() =>
-              edit(store, { kind: 'field', block: block.id, field: 'icon', value: icon as never })
-            }
+            onClick={() => edit(store, { kind: 'field', block: block.id, field: 'icon', value: icon as never })}
           >
             <svg
               aria-hidden
@@ -139,9 +137,7 @@ function NavColumn({ block }: { block: BlockOf<'nav'> }) {
         />
       </Row>
       <Finding well={label !== ''}>
-        {label === ''
-          ? 'Give it a name, for those who hear the page.'
-          : 'The name is read aloud before the links.'}
+        {label === '' ? 'Give it a name, for those who hear the page.' : 'The name is read aloud before the links.'}
       </Finding>
     </div>
   )

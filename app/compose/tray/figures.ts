@@ -45,31 +45,19 @@ export function placeInWords(state: ComposeState, place: Place, range: number): 
   const surround = surroundAt(site, place)
   const at = surround.ranges[range]!
   const viewport = viewportOf(state, range)
-  const px = Math.round(
-    extentAt(extentOf(place.block, surround, breakpoints, range), breakpoints[range]!, viewport),
-  )
+  const px = Math.round(extentAt(extentOf(place.block, surround, breakpoints, range), breakpoints[range]!, viewport))
   if (valueAt(place.block.style, 'position', breakpoints, range) === 'backdrop')
     return `Lies behind all of ${parent.name ?? parent.kind}.`
-  if (at.layout !== 'grid')
-    return `Stands in ${at.layout === 'overlay' ? 'an overlay' : `a ${at.layout}`} of at most ${px} px.`
+  if (at.layout !== 'grid') return `Stands in ${at.layout === 'overlay' ? 'an overlay' : `a ${at.layout}`} of at most ${px} px.`
   const spanAt = (index: number) =>
-    placementIn(
-      surround.ranges[index]!.columns,
-      valueAt(place.block.style, 'span', breakpoints, index),
-      undefined,
-    ).span
+    placementIn(surround.ranges[index]!.columns, valueAt(place.block.style, 'span', breakpoints, index), undefined).span
   const fullFrom = breakpoints.findIndex(
-    (_, index) =>
-      index > range &&
-      surround.ranges[index]!.layout === 'grid' &&
-      spanAt(index) === surround.ranges[index]!.columns,
+    (_, index) => index > range && surround.ranges[index]!.layout === 'grid' && spanAt(index) === surround.ranges[index]!.columns,
   )
   const span = spanAt(range)
   const first =
     span === at.columns
       ? `Takes the full row, ${px} px at ${viewport}.`
       : `Fills ${span} of ${at.columns} columns, ${px} px at ${viewport}.`
-  return span === at.columns || fullFrom < 0
-    ? first
-    : `${first} Below ${breakpoints[fullFrom]!.below} it takes the full row.`
+  return span === at.columns || fullFrom < 0 ? first : `${first} Below ${breakpoints[fullFrom]!.below} it takes the full row.`
 }

@@ -21,15 +21,7 @@ type LengthFieldProps = {
 
 const DEFAULT_UNITS = ['px', '%', 'rem', 'vh', 'columns'] as const
 
-function Field({
-  label,
-  value,
-  tokens,
-  units = DEFAULT_UNITS,
-  fluid = true,
-  placeholder = 'Not set',
-  onChange,
-}: LengthFieldProps) {
+function Field({ label, value, tokens, units = DEFAULT_UNITS, fluid = true, placeholder = 'Not set', onChange }: LengthFieldProps) {
   const guide = useComposeState((state) => state.session.site.guide)
   const [draft, setDraft] = useState<string | null>(null)
   const names = tokens ? guide[tokens] : []
@@ -92,9 +84,7 @@ function Field({
                     onClick={() => onChange({ token: name })}
                   >
                     <span>{name}</span>
-                    <span className="figure text-muted">
-                      {'value' in size ? size.value : lengthText(size)}
-                    </span>
+                    <span className="figure text-muted">{'value' in size ? size.value : lengthText(size)}</span>
                   </Popover.Close>
                 ))}
               </div>

@@ -132,8 +132,7 @@ function FocalPoint({ picture, style }: { picture: Picture; style: StyleAccess }
   const gesture = useRef('')
   const set = (event: PointerEvent<HTMLButtonElement>) => {
     const box = event.currentTarget.getBoundingClientRect()
-    const percent = (at: number, from: number, size: number) =>
-      Math.round(Math.min(100, Math.max(0, ((at - from) / size) * 100)))
+    const percent = (at: number, from: number, size: number) => Math.round(Math.min(100, Math.max(0, ((at - from) / size) * 100)))
     style.set(
       {
         focal: {
@@ -175,12 +174,7 @@ function FocalPoint({ picture, style }: { picture: Picture; style: StyleAccess }
         nudge(...by)
       }}
     >
-      <img
-        alt=""
-        src={`/pictures/${picture.hash}?w=320`}
-        className="h-full w-full object-fill"
-        draggable={false}
-      />
+      <img alt="" src={`/pictures/${picture.hash}?w=320`} className="h-full w-full object-fill" draggable={false} />
       <span
         className="absolute h-3 w-3 -translate-x-1/2 -translate-y-1/2 rounded-full border-2 border-yarrow bg-ink/50"
         style={{ left: `${focal.x}%`, top: `${focal.y}%` }}

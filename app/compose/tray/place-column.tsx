@@ -13,18 +13,8 @@ import { ColumnHead, Finding, Row } from './row'
 import type { StyleAccess } from './use-style'
 
 const option = <V extends string>(value: V, label: string) => ({ value, label })
-const LAYOUTS = [
-  option('column', 'Column'),
-  option('row', 'Row'),
-  option('grid', 'Grid'),
-  option('overlay', 'Overlay'),
-]
-const ALONG = [
-  option('start', 'Start'),
-  option('center', 'Centre'),
-  option('end', 'End'),
-  option('space-between', 'Apart'),
-]
+const LAYOUTS = [option('column', 'Column'), option('row', 'Row'), option('grid', 'Grid'), option('overlay', 'Overlay')]
+const ALONG = [option('start', 'Start'), option('center', 'Centre'), option('end', 'End'), option('space-between', 'Apart')]
 const ACROSS = [
   option('start', 'Start'),
   option('center', 'Centre'),
@@ -33,12 +23,7 @@ const ACROSS = [
   option('baseline', 'Baseline'),
   option('space-between', 'Apart'),
 ]
-const EDGES = [
-  option('start', 'Start'),
-  option('center', 'Centre'),
-  option('end', 'End'),
-  option('stretch', 'Stretch'),
-]
+const EDGES = [option('start', 'Start'), option('center', 'Centre'), option('end', 'End'), option('stretch', 'Stretch')]
 const POSITIONS = [
   option('flow', 'In the flow'),
   option('backdrop', 'Behind all'),
@@ -176,9 +161,7 @@ function ColumnPicker({ style }: { style: StyleAccess }) {
 
 function LayoutRows({ style }: { style: StyleAccess }) {
   const section = style.place.block.kind === 'section'
-  const layout = section
-    ? 'grid'
-    : (style.get('layout') ?? (style.place.block.kind === 'nav' ? 'row' : 'column'))
+  const layout = section ? 'grid' : (style.get('layout') ?? (style.place.block.kind === 'nav' ? 'row' : 'column'))
   return (
     <>
       {!section && (
@@ -349,12 +332,7 @@ function Sizes({ style }: { style: StyleAccess }) {
   return (
     <>
       <Row label="Width" style={style} names={['width', 'maxWidth']}>
-        <LengthField
-          label="Width"
-          placeholder="Auto"
-          value={style.get('width')}
-          onChange={(width) => style.set({ width })}
-        />
+        <LengthField label="Width" placeholder="Auto" value={style.get('width')} onChange={(width) => style.set({ width })} />
         <LengthField
           label="At most"
           placeholder="At most"
@@ -364,12 +342,7 @@ function Sizes({ style }: { style: StyleAccess }) {
         />
       </Row>
       <Row label="Height" style={style} names={['height', 'minHeight']}>
-        <LengthField
-          label="Height"
-          placeholder="Auto"
-          value={style.get('height')}
-          onChange={(height) => style.set({ height })}
-        />
+        <LengthField label="Height" placeholder="Auto" value={style.get('height')} onChange={(height) => style.set({ height })} />
         <LengthField
           label="Height, least"
           placeholder="At least"

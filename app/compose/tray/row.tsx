@@ -53,14 +53,11 @@ function Notch({ names, style }: { names: readonly PropertyName[]; style: StyleA
         >
           {names.map((name) => (
             <p key={name} className="mb-2 text-label text-ink-2">
-              {properties[name].label} in the base:{' '}
-              <span className="figure text-ink">{valueInWords(style.base(name))}</span>
+              {properties[name].label} in the base: <span className="figure text-ink">{valueInWords(style.base(name))}</span>
             </p>
           ))}
           <Popover.Close asChild>
-            <Button onClick={() => style.set(Object.fromEntries(names.map((name) => [name, null])))}>
-              Return to the base
-            </Button>
+            <Button onClick={() => style.set(Object.fromEntries(names.map((name) => [name, null])))}>Return to the base</Button>
           </Popover.Close>
         </Popover.Content>
       </Popover.Portal>

@@ -82,9 +82,7 @@ export function ScopeColumn({ place }: { place: Place }) {
       <div className="flex flex-col gap-1" role="group" aria-label="Widths to edit">
         {item('base', 'base', 'All widths', 'base')}
         {breakpoints.map(
-          (one) =>
-            one.below !== null &&
-            item(one.id, { below: one.id }, `Below ${one.below}`, inWords(count(one.id))),
+          (one) => one.below !== null && item(one.id, { below: one.id }, `Below ${one.below}`, inWords(count(one.id))),
         )}
         {scope === 'hover' && item('hover', 'hover', 'Hover', `${hover} set`)}
       </div>

@@ -20,10 +20,7 @@ export function StatesColumn({ style }: { style: StyleAccess }) {
   const count = Object.keys(block.style.hover ?? {}).length
   return (
     <div>
-      <ColumnHead
-        title={leads ? 'States and links' : 'States'}
-        note={count === 0 ? 'as at rest' : `${count} on hover`}
-      />
+      <ColumnHead title={leads ? 'States and links' : 'States'} note={count === 0 ? 'as at rest' : `${count} on hover`} />
       {leads && <LinkRows block={block} />}
       {block.kind === 'button' && (
         <Row label="Kind">
@@ -82,9 +79,7 @@ export function StatesColumn({ style }: { style: StyleAccess }) {
         </Row>
       )}
       {hovering && (
-        <Finding well>
-          Ink, fill, edge colour, shadow and opacity now set the hover state, and keyboard focus with it.
-        </Finding>
+        <Finding well>Ink, fill, edge colour, shadow and opacity now set the hover state, and keyboard focus with it.</Finding>
       )}
     </div>
   )
@@ -103,8 +98,7 @@ function LinkRows({ block }: { block: BlockOf<'button' | 'link' | 'picture'> }) 
   const pages = useComposeState((state) => state.session.site.pages)
   const [problem, setProblem] = useState('')
   const value = valueOf(block.link)
-  const set = (link: Link | null) =>
-    edit(store, { kind: 'field', block: block.id, field: 'link', value: link })
+  const set = (link: Link | null) => edit(store, { kind: 'field', block: block.id, field: 'link', value: link })
   const options = [
     { value: NOWHERE, label: 'Nowhere' },
     { value: ADDRESS, label: 'An address' },
@@ -148,9 +142,7 @@ function LinkRows({ block }: { block: BlockOf<'button' | 'link' | 'picture'> }) 
         </Row>
       )}
       {problem !== '' && <Finding well={false}>{problem}</Finding>}
-      {gone && (
-        <Finding well={false}>It leads to a page or section that was deleted. Choose another.</Finding>
-      )}
+      {gone && <Finding well={false}>It leads to a page or section that was deleted. Choose another.</Finding>}
       {!block.link && block.kind !== 'picture' && (
         <Finding well={false}>It leads nowhere. Choose a page, a section or an address.</Finding>
       )}

@@ -26,20 +26,12 @@ export function SurfaceColumn({ style }: { style: StyleAccess }) {
       <ColumnHead title="Surface" note={style.get('fill') ? 'filled' : 'no fill'} />
       {style.has('ink') && (
         <Row label="Ink" style={style} names={['ink']}>
-          <ColourField
-            label="Ink"
-            value={style.get('ink')}
-            onChange={(ink, gesture) => style.set({ ink }, gesture)}
-          />
+          <ColourField label="Ink" value={style.get('ink')} onChange={(ink, gesture) => style.set({ ink }, gesture)} />
         </Row>
       )}
       {style.has('fill') && (
         <Row label="Fill" style={style} names={['fill']}>
-          <ColourField
-            label="Fill"
-            value={style.get('fill')}
-            onChange={(fill, gesture) => style.set({ fill }, gesture)}
-          />
+          <ColourField label="Fill" value={style.get('fill')} onChange={(fill, gesture) => style.set({ fill }, gesture)} />
         </Row>
       )}
       {style.has('gradient') && style.get('fill') && (
@@ -48,10 +40,7 @@ export function SurfaceColumn({ style }: { style: StyleAccess }) {
             label="Gradient to"
             value={gradient?.to}
             onChange={(to, gesture) =>
-              style.set(
-                { gradient: to && { angle: gradient?.angle ?? 180, from: style.get('fill')!, to } },
-                gesture,
-              )
+              style.set({ gradient: to && { angle: gradient?.angle ?? 180, from: style.get('fill')!, to } }, gesture)
             }
           />
           {gradient && (
@@ -120,13 +109,8 @@ export function SurfaceColumn({ style }: { style: StyleAccess }) {
             label="Shadow"
             placeholder="None"
             value={shadow && 'token' in shadow ? shadow.token : shadow ? 'own' : null}
-            options={[
-              { value: 'none', label: 'None' },
-              ...shadows.map((one) => ({ value: one.name, label: one.name })),
-            ]}
-            onChange={(name) =>
-              style.set({ shadow: name === 'none' && style.scope === 'base' ? null : { token: name } })
-            }
+            options={[{ value: 'none', label: 'None' }, ...shadows.map((one) => ({ value: one.name, label: one.name }))]}
+            onChange={(name) => style.set({ shadow: name === 'none' && style.scope === 'base' ? null : { token: name } })}
           />
         </Row>
       )}
@@ -139,9 +123,7 @@ export function SurfaceColumn({ style }: { style: StyleAccess }) {
           least={0}
           most={100}
           step={5}
-          onChange={(percent) =>
-            style.set({ opacity: percent === 100 && style.scope === 'base' ? null : percent / 100 })
-          }
+          onChange={(percent) => style.set({ opacity: percent === 100 && style.scope === 'base' ? null : percent / 100 })}
         />
       </Row>
     </div>

@@ -40,8 +40,7 @@ function PageTray() {
           Select a block in a view or in the running order to set it. Double-click words to edit them.
         </p>
         <p className="mt-2 text-label text-ink-2">
-          <kbd className="figure">?</kbd> shows all keys, <kbd className="figure">/</kbd> finds everything by
-          name.
+          <kbd className="figure">?</kbd> shows all keys, <kbd className="figure">/</kbd> finds everything by name.
         </p>
       </div>
       <div className="min-w-0 flex-1 overflow-auto p-3.5">
@@ -55,10 +54,8 @@ function BlockTray({ place }: { place: Place }) {
   const style = useStyle(place)
   const { block } = place
   const columns: TrayColumn[] = [{ name: 'Place', show: () => <PlaceColumn style={style} /> }]
-  if (block.kind === 'picture')
-    columns.push({ name: 'Picture', show: () => <PictureColumn block={block} style={style} /> })
-  if (EXTRAS[block.kind])
-    columns.push({ name: EXTRAS[block.kind]!, show: () => <ExtrasColumn block={block} /> })
+  if (block.kind === 'picture') columns.push({ name: 'Picture', show: () => <PictureColumn block={block} style={style} /> })
+  if (EXTRAS[block.kind]) columns.push({ name: EXTRAS[block.kind]!, show: () => <ExtrasColumn block={block} /> })
   if (hasColumn('type', block.kind) && block.kind !== 'section' && block.kind !== 'group')
     columns.push({ name: 'Type', show: () => <TypeColumn style={style} /> })
   columns.push({ name: 'Surface', show: () => <SurfaceColumn style={style} /> })
@@ -103,11 +100,7 @@ function Columns({ columns, name }: { columns: TrayColumn[]; name: string }) {
       ))}
       {tab && (
         <section aria-label={`${tab.name} of ${name}`} className="flex min-w-0 max-w-[320px] flex-1 flex-col">
-          <div
-            role="tablist"
-            aria-label="More settings"
-            className="flex shrink-0 border-b border-line bg-ground"
-          >
+          <div role="tablist" aria-label="More settings" className="flex shrink-0 border-b border-line bg-ground">
             {rest.map((column) => (
               <button
                 key={column.name}

@@ -161,25 +161,21 @@ function TypeFindings({ style, role }: { style: StyleAccess; role: Role | undefi
   const { block, ancestors } = style.place
   const ratio = contrastOfWords(block, ancestors, site)
   const large =
-    size && 'fluid' in size
-      ? size.fluid.from.px >= 24
-      : size && 'value' in size && size.unit === 'px' && size.value >= 24
+    size && 'fluid' in size ? size.fluid.from.px >= 24 : size && 'value' in size && size.unit === 'px' && size.value >= 24
   const needed = large ? 3 : 4.5
   return (
     <>
       {size && 'fluid' in size && (
         <Finding well>
-          {site.views.map((width) => Math.round(fluidAt(size.fluid, width) * 10) / 10).join(', ')} px at{' '}
-          {site.views.join(', ')}. Grows {Number(growthPer100(size.fluid).toFixed(2))} px per 100 px.
+          {site.views.map((width) => Math.round(fluidAt(size.fluid, width) * 10) / 10).join(', ')} px at {site.views.join(', ')}.
+          Grows {Number(growthPer100(size.fluid).toFixed(2))} px per 100 px.
         </Finding>
       )}
       <LineCounts block={block} />
       {ratio !== undefined && (
         <Finding well={ratio >= needed}>
           Contrast {ratio.toFixed(1)} : 1 on its ground.{' '}
-          {ratio >= needed
-            ? ''
-            : `At this size ${needed} : 1 is needed (WCAG 2.2, 1.4.3). Choose a darker or lighter ink.`}
+          {ratio >= needed ? '' : `At this size ${needed} : 1 is needed (WCAG 2.2, 1.4.3). Choose a darker or lighter ink.`}
         </Finding>
       )}
     </>
@@ -195,15 +191,11 @@ function LineCounts({ block }: { block: Block }) {
     if (!element || (element.textContent ?? '') === '') return []
     const range = frame.document.createRange()
     range.selectNodeContents(element)
-    const tops = new Set(
-      [...range.getClientRects()].filter((box) => box.width > 0).map((box) => Math.round(box.bottom)),
-    )
+    const tops = new Set([...range.getClientRects()].filter((box) => box.width > 0).map((box) => Math.round(box.bottom)))
     return [{ width, lines: tops.size }]
   })
   if (counts.length === 0) return null
   return (
-    <Finding well>
-      {counts.map(({ width, lines }) => `${lines} ${lines === 1 ? 'line' : 'lines'} at ${width}`).join(', ')}.
-    </Finding>
+    <Finding well>{counts.map(({ width, lines }) => `${lines} ${lines === 1 ? 'line' : 'lines'} at ${width}`).join(', ')}.</Finding>
   )
 }

@@ -45,8 +45,7 @@ export function useStyle(place: Place): StyleAccess {
         : valueAt(style, name, breakpoints, range),
     isException: (name) => scope !== 'base' && own?.[name] !== undefined,
     base: (name) => style.base?.[name] as never,
-    set: (values, gesture) =>
-      void edit(store, { kind: 'style', block: place.block.id, scope, values }, gesture),
+    set: (values, gesture) => void edit(store, { kind: 'style', block: place.block.id, scope, values }, gesture),
   }
 }
 

@@ -24,10 +24,7 @@ export function WordsColumn({ block }: { block: WordBlock }) {
   const words = text.trim() === '' ? 0 : text.trim().split(/\s+/).length
   return (
     <div>
-      <ColumnHead
-        title="Words"
-        note={`${words} ${words === 1 ? 'word' : 'words'}, ${text.length} characters`}
-      />
+      <ColumnHead title="Words" note={`${words} ${words === 1 ? 'word' : 'words'}, ${text.length} characters`} />
       {marked ? (
         <p className="min-h-[52px] rounded-2 border border-line bg-ground px-2 py-1 text-ink-2">{text}</p>
       ) : (
@@ -62,18 +59,12 @@ export function WordsColumn({ block }: { block: WordBlock }) {
             label="Level of the heading"
             value={String(block.level)}
             options={LEVELS}
-            onChange={(level) =>
-              edit(store, { kind: 'field', block: block.id, field: 'level', value: Number(level) })
-            }
+            onChange={(level) => edit(store, { kind: 'field', block: block.id, field: 'level', value: Number(level) })}
           />
         </Row>
       )}
-      {text.trim() === '' && (
-        <Finding well={false}>This slot has no words. It is left out of the exported page.</Finding>
-      )}
-      {marked && !editing && (
-        <Finding well>Words with marks are edited on the page: double-click, or press Enter.</Finding>
-      )}
+      {text.trim() === '' && <Finding well={false}>This slot has no words. It is left out of the exported page.</Finding>}
+      {marked && !editing && <Finding well>Words with marks are edited on the page: double-click, or press Enter.</Finding>}
     </div>
   )
 }
@@ -116,9 +107,7 @@ function LinkMark({ editing }: { editing: boolean }) {
     setProblem('')
   }
   return (
-    <Popover.Root
-      onOpenChange={(open) => open && setHref(String(openEditor()?.getAttributes('link').href ?? ''))}
-    >
+    <Popover.Root onOpenChange={(open) => open && setHref(String(openEditor()?.getAttributes('link').href ?? ''))}>
       <Popover.Trigger asChild disabled={!editing}>
         <IconButton label={editing ? 'Link' : 'Link: while words are edited on the page'}>
           <Link2 size={14} strokeWidth={1.5} />
