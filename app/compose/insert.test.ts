@@ -3,7 +3,18 @@ import { newBlock } from '#core/blocks/defaults'
 import { demoSite } from '#core/edits/edits.fixture'
 import { findBlock, walkPage } from '#core/site/tree'
 import { COMMANDS, ADD_COMMANDS, blockCommands, goToSection, matches } from './commands'
-import { addBlock, addSection, deleteSelection, duplicateSelection, groupSelection, insertPlace, moveIn, moveOut, moveSelection, paste } from './insert'
+import {
+  addBlock,
+  addSection,
+  deleteSelection,
+  duplicateSelection,
+  groupSelection,
+  insertPlace,
+  moveIn,
+  moveOut,
+  moveSelection,
+  paste,
+} from './insert'
 import { type ComposeStore, createComposeStore, makeId, pageOf, select, selected } from './store'
 
 const site = demoSite()
@@ -39,7 +50,10 @@ describe('a new block goes', () => {
   test('after what holds the selection, where its own parent may not hold it', () => {
     select(store, childrenOf(nav.id)[0]!)
     const header = page.sections[0]!
-    expect(insertPlace(store.getState(), 'picture')).toEqual({ parent: header.id, index: header.children.findIndex((one) => one.id === nav.id) + 1 })
+    expect(insertPlace(store.getState(), 'picture')).toEqual({
+      parent: header.id,
+      index: header.children.findIndex((one) => one.id === nav.id) + 1,
+    })
   })
 
   test('at the end of the page’s last section with nothing selected', () => {
@@ -126,7 +140,14 @@ describe('commands on the selection', () => {
 })
 
 describe('keys', () => {
-  const press = (key: string, more: object = {}) => ({ key, ctrlKey: false, metaKey: false, shiftKey: false, altKey: false, ...more })
+  const press = (key: string, more: object = {}) => ({
+    key,
+    ctrlKey: false,
+    metaKey: false,
+    shiftKey: false,
+    altKey: false,
+    ...more,
+  })
   const named = (event: ReturnType<typeof press>) => COMMANDS.find((one) => matches(one, event))?.name
 
   test.each([

@@ -79,22 +79,30 @@ function likeness(block: Block): string {
   return `${block.kind}|${styleText(block.style)}|${block.kind === 'picture' && block.link !== undefined}|${held}`
 }
 
+/** The class of a block, and a key that also names the classes of all that it holds. */
+export type BlockName = { name: string; key: string }
+
 /**
  * Class names of all blocks in a section, by id: `opening-heading`, `opening-heading-2` for the second of a name.
  * Blocks of one name that are styled alike in containers of one class share it, as a hand would write it.
  */
-export function blockClasses(section: Section, sectionClass: string): Map<string, string> {
-  const classes = new Map<string, string>([[section.id, sectionClass]])
+export function blockClasses(section: Section, sectionClass: string): Map<string, BlockName> {
+  const classes = new Map<string, BlockName>()
   const taken = new Set<string>()
   const alike = new Map<string, string>()
-  const visit = (block: Block, parent: string): void => {
-    const wanted = `${sectionClass}-${slug(block.name ?? block.kind)}`
-    const key = `${parent}|${wanted}|${likeness(block)}`
-    let name = alike.get(key)
-    if (name === undefined) alike.set(key, (name = unique(wanted, taken)))
-    classes.set(block.id, name)
-    if (isContainer(block)) for (const child of block.children) visit(child, name)
+  const visit = (block: Block, name: string): string => {
+    const inner = isContainer(block) ? `(${block.children.map((child) => visit(child, nameIn(child, name))).join()})` : ''
+    const key = name + inner
+    classes.set(block.id, { name, key })
+    return key
   }
-  for (const child of section.children) visit(child, sectionClass)
+  const nameIn = (block: Block, parent: string): string => {
+    const wanted = `${sectionClass}-${slug(block.name ?? block.kind)}`
+    const like = `${parent}|${wanted}|${likeness(block)}`
+    let name = alike.get(like)
+    if (name === undefined) alike.set(like, (name = unique(wanted, taken)))
+    return name
+  }
+  visit(section, sectionClass)
   return classes
 }

@@ -4,7 +4,7 @@ import { isContainer, picturesById } from '#core/site/tree'
 import type { ViewportUnit } from '#core/style/css-values'
 import { type Addresses, renderBlock } from './blocks'
 import { rulesOf } from './declarations'
-import { blockClasses, sectionClasses } from './names'
+import { blockClasses, type BlockName, sectionClasses } from './names'
 import type { Rule } from './rules'
 import { BAND } from './shared-rules'
 import { pageSurround, type Surround, surroundOf } from './surround'
@@ -20,7 +20,7 @@ export type RenderOptions = {
 /** One section as it is printed: its element, and the rules of all blocks in it. */
 export type RenderedSection = { id: string; element: Element; rules: readonly Rule[] }
 
-type Entry = { key: string; element: Element | undefined; rules: readonly Rule[]; own: number }
+type Entry = { key: string; name: string; element: Element | undefined; rules: readonly Rule[]; own: number }
 
 /** Everything of a site, besides the block itself, that a printed block depends on. */
 type Shared = Pick<Site, 'breakpoints' | 'pictures' | 'guide'>
@@ -51,9 +51,10 @@ export function createRenderer(options: RenderOptions) {
     return classes.map
   }
 
-  function visit(block: Block, site: Site, names: Map<string, string>, surround: Surround): Entry {
-    const name = names.get(block.id)!
-    const key = `${name}|${surround.key}`
+  function visit(block: Block, site: Site, names: Map<string, BlockName>, surround: Surround): Entry {
+    // The key names what is inside as well: a block elsewhere in the section may have shifted those names.
+    const { name, key: named } = names.get(block.id)!
+    const key = `${named}|${surround.key}`
     const known = memory.get(block)
     if (known?.key === key) return known
     const own = rulesOf(block, name, surround, site.breakpoints, options.viewportUnit)
@@ -84,7 +85,7 @@ export function createRenderer(options: RenderOptions) {
       surround,
       children,
     })
-    const entry: Entry = { key, element, rules, own: own.length }
+    const entry: Entry = { key, name, element, rules, own: own.length }
     memory.set(block, entry)
     return entry
   }
@@ -103,7 +104,8 @@ export function createRenderer(options: RenderOptions) {
       if (section.hidden) continue
       const known = memory.get(section)
       const name = map.get(section.id)!
-      const entry = known?.key === `${name}|${outer.key}` ? known : visit(section, site, blockClasses(section, name), outer)
+      // A section is one object with all that it holds, so its own class is all that can have changed.
+      const entry = known?.name === name ? known : visit(section, site, blockClasses(section, name), outer)
       printed.push({ id: section.id, element: entry.element!, rules: entry.rules })
     }
     return printed
