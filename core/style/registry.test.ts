@@ -1,0 +1,125 @@
+import { lexer, parse } from 'css-tree'
+import { describe, expect, test } from 'vitest'
+import { BLOCK_KINDS } from '#core/site/kinds'
+import { DEFAULT_BREAKPOINTS } from '#core/site/defaults'
+import type { Layout, Setting } from './property'
+import { appliesTo, hasColumn, properties, type PropertyName, propertyNames, propertyOf, styleSchema, valuesIn } from './registry'
+import { valueAt } from './resolve'
+
+const px = { value: 12, unit: 'px' }
+/** A value of each property, to be printed. */
+const SAMPLES: Record<PropertyName, unknown> = {
+  layout: 'grid',
+  tracks: 3,
+  span: 4,
+  start: 2,
+  gap: px,
+  rowGap: px,
+  justify: 'center',
+  align: 'end',
+  wrap: true,
+  position: 'sticky',
+  top: px,
+  right: px,
+  bottom: px,
+  left: px,
+  selfJustify: 'end',
+  selfAlign: 'center',
+  grow: true,
+  order: 2,
+  width: px,
+  maxWidth: px,
+  minHeight: { value: 80, unit: 'vh' },
+  height: px,
+  spaceBefore: px,
+  spaceAfter: { token: 'space-4' },
+  paddingTop: px,
+  paddingBottom: px,
+  paddingSides: px,
+  face: 'heading',
+  weight: 560,
+  size: { fluid: { from: { at: 375, px: 30 }, to: { at: 1360, px: 60 } } },
+  leading: 1.2,
+  tracking: -0.01,
+  textAlign: 'center',
+  lines: 'balance',
+  letterCase: 'capitals',
+  italic: 'italic',
+  ink: { role: 'ink' },
+  fill: { hex: '#1A1D47', alpha: 0.5 },
+  gradient: { angle: 90, from: { role: 'ink' }, to: { role: 'ground' } },
+  edgeWidth: 2,
+  edgeSides: 'top',
+  edgeColour: { role: 'line' },
+  corner: px,
+  shadow: { x: 0, y: 2, blur: 4, spread: 0, colour: { hex: '#000000', alpha: 0.2 } },
+  opacity: 0.5,
+  underline: true,
+  lift: 3,
+  aspect: { width: 4, height: 3 },
+  fit: 'contain',
+  focal: { x: 20, y: 80 },
+  scrim: { colour: { role: 'ink' }, from: 0.5, to: 0, angle: 90 },
+}
+
+const setting = (layout: Layout, parent: Layout): Setting => ({ kind: 'group', parent, layout, columns: 12, viewportUnit: 'unit' })
+const LAYOUTS: Layout[] = ['grid', 'row', 'column', 'overlay']
+
+describe('every style property', () => {
+  test.each(propertyNames)('%s takes its sample, in the base, below a breakpoint and on hover', (name) => {
+    expect(propertyOf(name).schema.safeParse(SAMPLES[name]).success).toBe(true)
+    for (const style of [{ base: { [name]: SAMPLES[name] } }, { below: { narrow: { [name]: SAMPLES[name] } } }])
+      expect(styleSchema.parse(style)).toEqual(style)
+  })
+
+  test.each(propertyNames)('%s refuses text that is CSS, and nonsense', (name) => {
+    for (const value of ['red; background: url(x)', { value: 1, unit: 'furlong' }, Number.NaN, [], null]) {
+      expect(propertyOf(name).schema.safeParse(value).success).toBe(false)
+    }
+  })
+
+  test.each(propertyNames)('%s prints declarations that parse, in every layout', (name) => {
+    for (const layout of LAYOUTS) {
+      for (const parent of LAYOUTS) {
+        for (const [property, value] of propertyOf(name).css(SAMPLES[name], setting(layout, parent))) {
+          const problems: string[] = []
+          parse(`a{${property}:${value}}`, { onParseError: (error) => void problems.push(error.message) })
+          expect(problems).toEqual([])
+          expect(value).not.toMatch(/[{};]|undefined|NaN/)
+          const { error } = lexer.matchProperty(property, value)
+          // Values with custom properties cannot be matched, and `text-wrap: balance` is newer than the lexer's data.
+          if (error && !/var\(/.test(value) && property !== 'text-wrap') expect(`${property}: ${value}: ${error.message}`).toBe('')
+        }
+      }
+    }
+  })
+
+  test.each(propertyNames)('%s has a name in the interface, and applies to some kind of block', (name) => {
+    expect(properties[name].label).toMatch(/^[A-Z][^A-Z]*$/)
+    expect(BLOCK_KINDS.some((kind) => appliesTo(name, kind))).toBe(true)
+  })
+})
+
+test('each kind of block has the tray columns that it has settings for', () => {
+  expect(hasColumn('picture', 'picture')).toBe(true)
+  expect(hasColumn('picture', 'text')).toBe(false)
+  expect(hasColumn('type', 'divider')).toBe(false)
+  expect(hasColumn('place', 'divider')).toBe(true)
+})
+
+describe('the value that holds', () => {
+  const style = { base: { order: 1 }, below: { middle: { order: 2 } } }
+
+  test('is the exception of the range, of the nearest wider one, or the base', () => {
+    expect([0, 1, 2].map((index) => valueAt(style, 'order', DEFAULT_BREAKPOINTS, index))).toEqual([1, 2, 2])
+    expect(valueAt(style, 'span', DEFAULT_BREAKPOINTS, 2)).toBeUndefined()
+    expect(valueAt({ below: { narrow: { order: 5 } } }, 'order', DEFAULT_BREAKPOINTS, 1)).toBeUndefined()
+  })
+
+  test('in a scope is what the scope alone sets', () => {
+    expect(valuesIn(style, 'base')).toEqual({ order: 1 })
+    expect(valuesIn(style, { below: 'middle' })).toEqual({ order: 2 })
+    expect(valuesIn(style, { below: 'narrow' })).toBeUndefined()
+    expect(valuesIn(style, 'hover')).toBeUndefined()
+  })
+})
