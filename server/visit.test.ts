@@ -1,0 +1,77 @@
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { demoSite } from '#core/edits/edits.fixture'
+import { pictureFile, writeSiteZip } from '#core/formats/site-zip'
+import { openStore, type Store } from './database'
+import { mockupMarkup } from './mockup'
+import { importSite } from './site-files'
+import { saveEdits } from './sites'
+import { visitFile } from './visit'
+
+let folder: string
+let store: Store
+let id: string
+const site = demoSite()
+beforeAll(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'yarrowfinch-'))
+  store = openStore(join(folder, 'test.db'))
+  const pictures = new Map(
+    site.pictures.map((one) => [one.hash, new Uint8Array(readFileSync(join('demo', 'pictures', pictureFile(one))))]),
+  )
+  id = await importSite(store, writeSiteZip({ site, pictures }))
+})
+afterAll(() => {
+  store.close()
+  rmSync(folder, { recursive: true, force: true })
+})
+
+const textOf = async (name: string) => String((await visitFile(store, id, name))?.bytes)
+
+describe('a visit', () => {
+  test('gets the page, and every file that the page and its stylesheet name', async () => {
+    const html = await textOf('index.html')
+    const css = await textOf('style.css')
+    const files = [...html.matchAll(/(?:src|href)="([\w/.-]+\.(?:webp|css))"/g), ...css.matchAll(/url\("([^"]+)"\)/g)].map(
+      ([, file]) => file!,
+    )
+    expect(files.length).toBeGreaterThan(5)
+    for (const file of new Set(files)) expect(await visitFile(store, id, file), file).toBeDefined()
+  })
+
+  test('gets each file as what it is', async () => {
+    const types = await Promise.all(
+      ['index.html', 'style.css', 'fonts/fraunces-latin-wght-normal.woff2'].map(
+        async (name) => (await visitFile(store, id, name))?.type,
+      ),
+    )
+    expect(types).toEqual(['text/html; charset=utf-8', 'text/css; charset=utf-8', 'font/woff2'])
+  })
+
+  test('gets nothing that is not part of the site', async () => {
+    for (const name of ['', 'other.html', '../yarrowfinch.db', 'pictures/moon.jpg', 'fonts/lora-latin-wght-normal.woff2']) {
+      expect(await visitFile(store, id, name), name).toBeUndefined()
+    }
+  })
+
+  test('gets the newest revision', async () => {
+    const heading = site.pages[0]!.sections[1]!.children.find((one) => one.kind === 'heading')!
+    saveEdits(store, id, 0, [{ key: 'a', edit: { kind: 'words', block: heading.id, words: { en: ['A newer claim'] } } }])
+    expect(await textOf('index.html')).toContain('A newer claim')
+  })
+})
+
+test('a mockup holds all that it shows, and needs nothing else', async () => {
+  const { body } = await mockupMarkup(store, site, site.pages[0]!, 768, 1)
+  const outside = [...body.matchAll(/(?:src|url)\(?="?([^")\s]+)/g)]
+    .map(([, url]) => url!)
+    .filter((url) => !url.startsWith('data:'))
+  expect(outside).toEqual([])
+  expect(body).toContain('data:image/webp;base64,')
+  expect(body).toContain('url("data:font/woff2;base64,')
+  expect(body).toContain('--vh:10.24px')
+  expect(body).toMatch(/<img [^>]*\/>/)
+  expect(body).toContain('<svg class="reasons-icon" aria-hidden="true"')
+  expect(body.match(/<svg [^>]*xmlns="http:\/\/www\.w3\.org\/2000\/svg"/g)).toHaveLength(3)
+})
