@@ -48,16 +48,15 @@ function stamp(name, value) {
   writeFileSync(join(STAMPS, name), value)
 }
 
-/** Installs packages if the lock file changed since it was last done. */
+/** Installs packages unless what npm installed last is as new as the lock file. */
 export async function install() {
-  const wanted = digest(['package.json', 'package-lock.json'])
-  if (existsSync(join(ROOT, 'node_modules')) && stampOf('install') === wanted) return
+  const installed = join(ROOT, 'node_modules', '.package-lock.json')
+  if (existsSync(installed) && statSync(installed).mtimeMs >= statSync(join(ROOT, 'package-lock.json')).mtimeMs) return
   await must('Installing packages (better-sqlite3 is compiled, which takes a minute or two)', 'npm', [
     'ci',
     '--no-audit',
     '--no-fund',
   ])
-  stamp('install', wanted)
 }
 
 const SOURCES = ['app', 'core', 'server', 'public', 'vite.config.ts', 'react-router.config.ts', 'package-lock.json']

@@ -1,6 +1,6 @@
 import { test as base, expect, type Page } from '@playwright/test'
 import { spawn, type ChildProcess } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
+import { cpSync, mkdtempSync, readdirSync, rmSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -68,20 +68,35 @@ export async function start(data: string): Promise<Application> {
 
 export const temporaryFolder = (): string => mkdtempSync(join(tmpdir(), 'yarrowfinch-'))
 
-/** Tests with one application for each file of tests, its database loaded with the demo sites. */
-export const test = base.extend<object, { app: Application }>({
-  app: [
+/** A folder of data with the demo sites, their pictures already made in the width that the views show. */
+async function makeTemplate(): Promise<string> {
+  const data = temporaryFolder()
+  await finish('npx', ['tsx', 'bin/seed.ts'], { YARROWFINCH_DATA: data })
+  const app = await start(data)
+  for (const picture of readdirSync(join(data, 'pictures'))) await fetch(`${app.url}/pictures/${picture}?w=1600`)
+  await app.stop()
+  return data
+}
+
+/** Tests with an application for each, its data a copy of the demo's, so that no test sees another's edits. */
+export const test = base.extend<{ app: Application }, { template: string }>({
+  template: [
     // eslint-disable-next-line no-empty-pattern -- the runner reads what a fixture needs from this pattern
     async ({}, use) => {
-      const data = temporaryFolder()
-      await finish('npx', ['tsx', 'bin/seed.ts'], { YARROWFINCH_DATA: data })
-      const app = await start(data)
-      await use(app)
-      await app.stop()
+      const data = await makeTemplate()
+      await use(data)
       rmSync(data, { recursive: true, force: true })
     },
     { scope: 'worker' },
   ],
+  async app({ template }, provide) {
+    const data = temporaryFolder()
+    cpSync(template, data, { recursive: true })
+    const app = await start(data)
+    await provide(app)
+    await app.stop()
+    rmSync(data, { recursive: true, force: true })
+  },
 })
 
 /** Opens a site from the home screen by its name, and waits until its views have been laid out. */

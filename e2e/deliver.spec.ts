@@ -1,6 +1,8 @@
 import { readFileSync } from 'node:fs'
 import sharp from 'sharp'
+import { windowHeight } from '#core/grid/window'
 import { composed, expect, openSite, test } from './application'
+import { boxesInView } from './views'
 
 const SITE = 'Hollin Ridge Observatory'
 
@@ -121,4 +123,37 @@ test('no rule of the exported stylesheet goes unused at all widths, and Chromium
   }, css)
   expect(found.unused).toEqual([])
   expect(found.declared).toBeGreaterThan(40)
+})
+
+test('the exported demo page is nowhere wider than its window, and its boxes are those of the views', async ({
+  page,
+  app,
+  context,
+}) => {
+  await openSite(page, app, SITE)
+  const visitor = await context.newPage()
+  const blocks = '.band, h1, h2, h3, p, img, nav, nav a, hr, .plan-step'
+  for (const width of [375, 768, 1280]) {
+    await visitor.setViewportSize({ width, height: windowHeight(width) })
+    await visitor.goto(`${app.url}/visit/${/sites\/([\w-]+)/.exec(page.url())![1]}/index.html`)
+    await visitor.evaluate(() => document.fonts.ready)
+    const exported = await visitor.evaluate(
+      (wanted) =>
+        [...document.querySelectorAll(wanted)].map((element) => {
+          const { left, top, width: w, height } = element.getBoundingClientRect()
+          return { left, top: top + scrollY, width: w, height }
+        }),
+      blocks,
+    )
+    const seen = await boxesInView(page, width, blocks)
+    expect(exported).toHaveLength(seen.length)
+    exported.forEach((box, i) => {
+      for (const side of ['left', 'top', 'width', 'height'] as const)
+        expect(Math.abs(box[side] - seen[i]![side]), `${side} of box ${i} at ${width}`).toBeLessThanOrEqual(0.5)
+    })
+  }
+  for (const width of [320, 480, 639, 640, 900, 1023, 1024, 1183, 1184, 1440, 1920]) {
+    await visitor.setViewportSize({ width, height: 800 })
+    expect(await visitor.evaluate(() => document.documentElement.scrollWidth - innerWidth), `at ${width} px`).toBeLessThanOrEqual(0)
+  }
 })

@@ -23,9 +23,11 @@ const COLUMN = 264
 /** The settings of the selected block, in columns: as many side by side as fit, the rest by tabs. */
 export function Tray() {
   const place = useSelected()
+  // The tab stays chosen from one block to the next, where the next has it too.
+  const [tab, setTab] = useState<string | null>(null)
   return (
     <div className="flex h-full border-t border-ink bg-panel" aria-label="Tray" role="region">
-      {place ? <BlockTray key={place.block.id} place={place} /> : <PageTray />}
+      {place ? <BlockTray key={place.block.id} place={place} tab={tab} onTab={setTab} /> : <PageTray />}
     </div>
   )
 }
@@ -50,7 +52,9 @@ function PageTray() {
   )
 }
 
-function BlockTray({ place }: { place: Place }) {
+type Tabs = { tab: string | null; onTab: (name: string) => void }
+
+function BlockTray({ place, tab, onTab }: { place: Place } & Tabs) {
   const style = useStyle(place)
   const { block } = place
   const columns: TrayColumn[] = [{ name: 'Place', show: () => <PlaceColumn style={style} /> }]
@@ -67,15 +71,14 @@ function BlockTray({ place }: { place: Place }) {
       <div className="w-[212px] shrink-0 overflow-y-auto border-r border-line bg-ground p-3.5">
         <ScopeColumn place={place} />
       </div>
-      <Columns columns={columns} name={blockName(block)} />
+      <Columns columns={columns} name={blockName(block)} tab={tab} onTab={onTab} />
     </>
   )
 }
 
-function Columns({ columns, name }: { columns: TrayColumn[]; name: string }) {
+function Columns({ columns, name, tab: chosen, onTab }: { columns: TrayColumn[]; name: string } & Tabs) {
   const element = useRef<HTMLDivElement>(null)
   const [fit, setFit] = useState(4)
-  const [chosen, setChosen] = useState<string | null>(null)
   useEffect(() => {
     const measure = () => setFit(Math.max(1, Math.floor(element.current!.clientWidth / COLUMN)))
     const observer = new ResizeObserver(measure)
@@ -108,7 +111,7 @@ function Columns({ columns, name }: { columns: TrayColumn[]; name: string }) {
                 role="tab"
                 aria-selected={column === tab}
                 className="flex-1 border-r border-line px-2 py-1 text-label text-ink-2 last:border-r-0 aria-selected:bg-panel aria-selected:font-semibold aria-selected:text-ink"
-                onClick={() => setChosen(column.name)}
+                onClick={() => onTab(column.name)}
               >
                 {column.name}
               </button>

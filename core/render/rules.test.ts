@@ -1,0 +1,74 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { mediaBelow, printRules, type Rule } from './rules'
+
+const rule = (selector: string, below: number | null, ...declarations: [string, string][]): Rule => ({
+  selector,
+  below,
+  declarations,
+})
+
+describe('printed rules', () => {
+  test('run from all widths to the narrowest, whatever their order', () => {
+    const css = printRules(
+      [rule('.a', 640, ['order', '3']), rule('.a', null, ['order', '1']), rule('.a', 1024, ['order', '2'])],
+      'minified',
+    )
+    expect(css).toBe('.a{order:1}@media(width<1024px){.a{order:2}}@media(width<640px){.a{order:3}}')
+  })
+
+  test('with no declarations are not written, nor is their media query', () => {
+    expect(printRules([rule('.a', null), rule('.b', 640)], 'minified')).toBe('')
+  })
+
+  test('a selector that stands twice with one rule set is written once', () => {
+    expect(printRules([rule('.a', null, ['order', '1']), rule('.a', null, ['order', '1'])], 'minified')).toBe('.a{order:1}')
+  })
+
+  test('are readable: a declaration a line, media queries indented', () => {
+    expect(printRules([rule('.a', null, ['color', 'red'], ['order', '1']), rule('.b', 640, ['order', '2'])])).toBe(
+      '.a {\n  color: red;\n  order: 1;\n}\n\n@media (width < 640px) {\n  .b {\n    order: 2;\n  }\n}\n\n',
+    )
+    expect(mediaBelow(640)).toBe('(width < 640px)')
+  })
+
+  test('minified values mean the same', () => {
+    const values: [string, string][] = [
+      ['clamp(1rem, 0.5rem + 2vw, 2rem)', 'clamp(1rem,.5rem + 2vw,2rem)'],
+      ['#ffffff', '#fff'],
+      ['#ffd36b', '#ffd36b'],
+      ['#11223344', '#11223344'],
+      ['1 / -1', '1/-1'],
+      ['10.05px', '10.05px'],
+      ['-0.015em', '-.015em'],
+      ['color-mix(in srgb, var(--ink) 50%, transparent)', 'color-mix(in srgb,var(--ink) 50%,transparent)'],
+    ]
+    for (const [value, small] of values) expect(printRules([rule('.a', null, ['x', value])], 'minified')).toBe(`.a{x:${small}}`)
+  })
+
+  test('no declaration is lost or made up, in either style', () => {
+    const declaration = fc.tuple(
+      fc.constantFrom('color', 'order', 'top', 'left'),
+      fc.integer({ min: 1, max: 99 }).map((n) => `${n}px`),
+    )
+    const rules = fc.array(
+      fc.record({
+        selector: fc.constantFrom('.a', '.b', '.c'),
+        below: fc.constantFrom(null, 1024, 640),
+        declarations: fc.array(declaration, { maxLength: 3 }),
+      }),
+      { maxLength: 8 },
+    )
+    fc.assert(
+      fc.property(rules, (list) => {
+        const wanted = new Set(list.flatMap((one) => one.declarations.map(([name, value]) => `${name}:${value}`)))
+        for (const style of ['readable', 'minified'] as const) {
+          const css = printRules(list, style).replace(/: /g, ':')
+          const found = new Set([...css.matchAll(/(color|order|top|left):(\d+px)/g)].map(([text]) => text))
+          expect(found).toEqual(wanted)
+          expect(css.split('{').length).toBe(css.split('}').length)
+        }
+      }),
+    )
+  })
+})
