@@ -1,5 +1,5 @@
 import type { Element } from 'hast'
-import { createRenderer, landmarks, type RenderedSection } from '#core/render/page'
+import { createRenderer, pageBody, type RenderedSection } from '#core/render/page'
 import { element } from '#core/render/element'
 import { printRules, type Rule } from '#core/render/rules'
 import { sharedRules, tokenDeclarations, withTokens } from '#core/render/shared-rules'
@@ -29,13 +29,7 @@ export function createViewRenderer(language: string): (site: Site, page: Page) =
       }
     }
     const sections = render(site, page)
-    const byId = new Map(page.sections.map((section) => [section.id, section]))
-    const shown = sections.map((one) => ({ section: byId.get(one.id)!, element: one.element }))
-    const body = element(
-      'body',
-      {},
-      landmarks(shown, (children) => element('main', {}, children)),
-    )
+    const body = element('body', {}, pageBody(page, sections))
     return { body, sections, sharedCss: shared.css }
   }
 }

@@ -3,7 +3,7 @@ import { toHtml } from 'hast-util-to-html'
 import type { Page, Picture, Site } from '#core/site/schema'
 import { type FontFile, fontFaceCss } from '#core/type/families'
 import { element } from './element'
-import { createRenderer, landmarks } from './page'
+import { createRenderer, pageBody } from './page'
 import { printRules } from './rules'
 import { sharedRules, tokenDeclarations } from './shared-rules'
 
@@ -22,8 +22,6 @@ export function mockupBody(site: Site, page: Page, parts: MockupParts, windowHei
     addresses: { picture: (picture) => parts.picture(picture), sources: false, link: () => '#' },
   })
   const sections = render(site, page)
-  const byId = new Map(page.sections.map((section) => [section.id, section]))
-  const shown = sections.map((one) => ({ section: byId.get(one.id)!, element: one.element }))
   const tokens = {
     selector: ':root',
     below: null,
@@ -33,10 +31,10 @@ export function mockupBody(site: Site, page: Page, parts: MockupParts, windowHei
     parts.fonts.map(({ file, url }) => fontFaceCss(file, url)).join('') +
     printRules([tokens, ...sharedRules(site, 'everything'), ...sections.flatMap((one) => one.rules)], 'minified')
   // The comment and section marks let the styles be read alike as HTML and as XML.
-  for (const { element: section } of shown) declareDrawings(section)
+  for (const section of sections) declareDrawings(section.element)
   const body = element('body', { xmlns: 'http://www.w3.org/1999/xhtml' }, [
     element('style', {}, [{ type: 'text', value: `/*<![CDATA[*/${css}/*]]>*/` }]),
-    ...landmarks(shown, (children) => element('main', {}, children)),
+    ...pageBody(page, sections),
   ])
   return toHtml(body, {
     closeSelfClosing: true,

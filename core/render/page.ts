@@ -4,6 +4,7 @@ import { isContainer, picturesById } from '#core/site/tree'
 import type { ViewportUnit } from '#core/style/css-values'
 import { type Addresses, renderBlock } from './blocks'
 import { rulesOf } from './declarations'
+import { element } from './element'
 import { blockClasses, type BlockName, sectionClasses } from './names'
 import type { Rule } from './rules'
 import { BAND } from './shared-rules'
@@ -74,7 +75,7 @@ export function createRenderer(options: RenderOptions) {
     }
     const className = [sharedClass(block), own.length > 0 || block.kind === 'section' ? name : ''].filter((one) => one !== '')
     const { language, addresses, editing } = options
-    const element = renderBlock(block, {
+    const rendered = renderBlock(block, {
       language,
       addresses,
       editing,
@@ -85,7 +86,7 @@ export function createRenderer(options: RenderOptions) {
       surround,
       children,
     })
-    const entry: Entry = { key, name, element, rules, own: own.length }
+    const entry: Entry = { key, name, element: rendered, rules, own: own.length }
     memory.set(block, entry)
     return entry
   }
@@ -132,17 +133,14 @@ export function sharedClass(block: Block): string {
   }
 }
 
-/** Puts sections under their landmarks: headers first, then one `main`, footers last. */
-export function landmarks(
-  sections: readonly { section: Section; element: Element }[],
-  main: (children: Element[]) => Element,
-): Element[] {
-  const isHeader = (index: number) => sections[index]?.section.job === 'header'
-  const isFooter = (index: number) => sections[index]?.section.job === 'footer'
+/** The body of a page: its sections under their landmarks, headers first, then one `main`, footers last. */
+export function pageBody(page: Page, sections: readonly RenderedSection[]): Element[] {
+  const jobs = new Map(page.sections.map((section) => [section.id, section.job]))
+  const jobAt = (index: number) => jobs.get(sections[index]?.id ?? '')
   let first = 0
-  while (isHeader(first)) first++
+  while (jobAt(first) === 'header') first++
   let last = sections.length
-  while (last > first && isFooter(last - 1)) last--
+  while (last > first && jobAt(last - 1) === 'footer') last--
   const elements = sections.map((one) => one.element)
-  return [...elements.slice(0, first), main(elements.slice(first, last)), ...elements.slice(last)]
+  return [...elements.slice(0, first), element('main', {}, elements.slice(first, last)), ...elements.slice(last)]
 }

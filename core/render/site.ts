@@ -1,12 +1,12 @@
 import type { Element, Root } from 'hast'
 import { format } from 'hast-util-format'
 import { toHtml } from 'hast-util-to-html'
-import type { Page, Picture, Section, Site } from '#core/site/schema'
+import type { Page, Picture, Site } from '#core/site/schema'
 import { FAMILIES, type FontFile, fontFaceCss, fontFiles, needsSubset } from '#core/type/families'
 import type { Link } from '#core/site/link'
 import { element } from './element'
 import { sectionClasses } from './names'
-import { createRenderer, landmarks, type RenderedSection } from './page'
+import { createRenderer, pageBody, type RenderedSection } from './page'
 import { printRules, type Rule, type Style } from './rules'
 import { sharedRules, tokenDeclarations, usedTokens, withTokens } from './shared-rules'
 
@@ -57,8 +57,6 @@ export function documentTree(
   stylesheet: Element,
   sections: readonly RenderedSection[],
 ): Root {
-  const byId = new Map(page.sections.map((section) => [section.id, section]))
-  const shown = sections.map((one) => ({ section: byId.get(one.id) as Section, element: one.element }))
   const description = page.description[language] ?? ''
   const title = page.title[language] || `${page.name} · ${site.name}`
   const head = [
@@ -68,7 +66,7 @@ export function documentTree(
     ...(description === '' ? [] : [element('meta', { name: 'description', content: description }, [])]),
     stylesheet,
   ]
-  const body = landmarks(shown, (children) => element('main', {}, children))
+  const body = pageBody(page, sections)
   return {
     type: 'root',
     children: [{ type: 'doctype' }, element('html', { lang: language }, [element('head', {}, head), element('body', {}, body)])],

@@ -8,13 +8,15 @@ import { NumberField } from '../../ui/number-field'
 import { steady } from '../../ui/steady'
 import { useComposeState } from '../context'
 
-type LengthFieldProps = {
-  label: string
-  value: Length | undefined
+export type LengthOptions = {
   /** Tokens offered: spaces, corners, or none. */
   tokens?: 'spaces' | 'corners'
   units?: readonly (typeof LENGTH_UNITS)[number][]
   fluid?: boolean
+}
+type LengthFieldProps = LengthOptions & {
+  label: string
+  value: Length | undefined
   placeholder?: string
   onChange: (value: Length | null) => void
 }

@@ -1,12 +1,11 @@
 import { placementIn } from '#core/grid/placement'
 import { idleSettings } from '#core/style/idle'
 import { isContainer } from '#core/site/tree'
-import type { Length } from '#core/style/values'
-import { Choice } from '../../ui/choice'
 import { NumberField } from '../../ui/number-field'
 import { useCompose, useComposeState } from '../context'
 import { surroundAt } from '../edge-drag'
 import { edit } from '../store'
+import { ChoiceOf, LengthOf, NumberOf } from './fields'
 import { LengthField } from './length-field'
 import { placeInWords } from './figures'
 import { ColumnHead, Finding, Row } from './row'
@@ -15,15 +14,8 @@ import type { StyleAccess } from './use-style'
 const option = <V extends string>(value: V, label: string) => ({ value, label })
 const LAYOUTS = [option('column', 'Column'), option('row', 'Row'), option('grid', 'Grid'), option('overlay', 'Overlay')]
 const ALONG = [option('start', 'Start'), option('center', 'Centre'), option('end', 'End'), option('space-between', 'Apart')]
-const ACROSS = [
-  option('start', 'Start'),
-  option('center', 'Centre'),
-  option('end', 'End'),
-  option('stretch', 'Stretch'),
-  option('baseline', 'Baseline'),
-  option('space-between', 'Apart'),
-]
 const EDGES = [option('start', 'Start'), option('center', 'Centre'), option('end', 'End'), option('stretch', 'Stretch')]
+const ACROSS = [...EDGES, option('baseline', 'Baseline'), option('space-between', 'Apart')]
 const POSITIONS = [
   option('flow', 'In the flow'),
   option('backdrop', 'Behind all'),
@@ -41,27 +33,14 @@ export function PlaceColumn({ style }: { style: StyleAccess }) {
   const breakpoint = site.breakpoints[style.range]!
   const section = place.block.kind === 'section'
   const inGrid = place.ancestors.length > 0 && surroundAt(site, place).ranges[style.range]!.layout === 'grid'
-  const position = style.get('position') ?? 'flow'
   return (
     <div>
       <ColumnHead title="Place" note={`${breakpoint.columns} columns, ${breakpoint.gutter} gutter`} />
-      {inGrid && position !== 'backdrop' && <ColumnPicker style={style} />}
+      {inGrid && style.get('position') !== 'backdrop' && <ColumnPicker style={style} />}
       {isContainer(place.block) && <LayoutRows style={style} />}
       <Row label="Space" style={style} names={['spaceBefore', 'spaceAfter']}>
-        <LengthField
-          label="Space before"
-          placeholder="Before"
-          tokens="spaces"
-          value={style.get('spaceBefore')}
-          onChange={(spaceBefore) => style.set({ spaceBefore })}
-        />
-        <LengthField
-          label="Space after"
-          placeholder="After"
-          tokens="spaces"
-          value={style.get('spaceAfter')}
-          onChange={(spaceAfter) => style.set({ spaceAfter })}
-        />
+        <LengthOf style={style} name="spaceBefore" placeholder="Before" tokens="spaces" />
+        <LengthOf style={style} name="spaceAfter" placeholder="After" tokens="spaces" />
       </Row>
       <Finding well>{words}</Finding>
       {idle.map(({ property, why, repair }) => (
@@ -82,18 +61,18 @@ export function PlaceColumn({ style }: { style: StyleAccess }) {
             value={style.get('paddingTop')}
             onChange={(value) => style.set({ paddingTop: value, paddingBottom: value })}
           />
-          {style.has('paddingSides') && (
-            <LengthField
-              label="Padding sides"
-              placeholder="Sides"
-              tokens="spaces"
-              value={style.get('paddingSides')}
-              onChange={(paddingSides) => style.set({ paddingSides })}
-            />
-          )}
+          {style.has('paddingSides') && <LengthOf style={style} name="paddingSides" placeholder="Sides" tokens="spaces" />}
         </Row>
-        {section && <Height style={style} />}
-        {!section && <Sizes style={style} />}
+        {!section && (
+          <Row label="Width" style={style} names={['width', 'maxWidth']}>
+            <LengthOf style={style} name="width" placeholder="Auto" />
+            <LengthOf style={style} name="maxWidth" placeholder="At most" units={['px', '%', 'rem', 'ch', 'columns']} />
+          </Row>
+        )}
+        <Row label="Height" style={style} names={['height', 'minHeight']}>
+          {!section && <LengthOf style={style} name="height" placeholder="Auto" />}
+          <LengthOf style={style} name="minHeight" placeholder="At least" />
+        </Row>
       </div>
     </div>
   )
@@ -103,8 +82,7 @@ export function PlaceColumn({ style }: { style: StyleAccess }) {
 function ColumnPicker({ style }: { style: StyleAccess }) {
   const site = useComposeState((state) => state.session.site)
   const { columns } = surroundAt(site, style.place).ranges[style.range]!
-  const start = style.get('start')
-  const placement = placementIn(columns, style.get('span'), start)
+  const placement = placementIn(columns, style.get('span'), style.get('start'))
   const first = placement.start ?? 1
   const set = (column: number, extend: boolean) => {
     if (extend && column >= first) style.set({ span: column - first + 1 })
@@ -142,51 +120,22 @@ function ColumnPicker({ style }: { style: StyleAccess }) {
           onClear={() => style.set({ span: null })}
           onChange={(span) => style.set({ span })}
         />
-        <NumberField
-          className="flex-1"
-          label="From column"
-          prefix="from"
-          placeholder="auto"
-          value={start ?? null}
-          least={1}
-          most={columns}
-          whole
-          onClear={() => style.set({ start: null })}
-          onChange={(value) => style.set({ start: value })}
-        />
+        <NumberOf style={style} name="start" prefix="from" placeholder="auto" least={1} most={columns} whole />
       </Row>
     </>
   )
 }
 
 function LayoutRows({ style }: { style: StyleAccess }) {
-  const section = style.place.block.kind === 'section'
-  const layout = section ? 'grid' : (style.get('layout') ?? (style.place.block.kind === 'nav' ? 'row' : 'column'))
+  const { kind } = style.place.block
+  const section = kind === 'section'
+  const layout = section ? 'grid' : (style.get('layout') ?? (kind === 'nav' ? 'row' : 'column'))
   return (
     <>
       {!section && (
         <Row label="Layout" style={style} names={['layout', 'tracks']}>
-          <Choice
-            className="flex-1"
-            label="Layout"
-            value={layout}
-            options={LAYOUTS}
-            onChange={(value) => style.set({ layout: value })}
-          />
-          {layout === 'grid' && (
-            <NumberField
-              className="flex-1"
-              label="Own columns"
-              unit="cols"
-              placeholder="page’s"
-              value={style.get('tracks') ?? null}
-              least={1}
-              most={12}
-              whole
-              onClear={() => style.set({ tracks: null })}
-              onChange={(tracks) => style.set({ tracks })}
-            />
-          )}
+          <ChoiceOf style={style} name="layout" options={LAYOUTS} fallback={layout} />
+          {layout === 'grid' && <NumberOf style={style} name="tracks" unit="cols" placeholder="page’s" least={1} most={12} whole />}
           {layout === 'row' && (
             <button
               type="button"
@@ -200,156 +149,45 @@ function LayoutRows({ style }: { style: StyleAccess }) {
         </Row>
       )}
       <Row label="Gaps" style={style} names={['gap', 'rowGap']}>
-        {layout !== 'column' && !section && (
-          <LengthField
-            label="Gap across"
-            placeholder="Across"
-            tokens="spaces"
-            value={style.get('gap')}
-            onChange={(gap) => style.set({ gap })}
-          />
-        )}
-        <LengthField
-          label="Gap down"
-          placeholder="Down"
-          tokens="spaces"
-          value={style.get('rowGap')}
-          onChange={(rowGap) => style.set({ rowGap })}
-        />
+        {layout !== 'column' && !section && <LengthOf style={style} name="gap" placeholder="Across" tokens="spaces" />}
+        <LengthOf style={style} name="rowGap" placeholder="Down" tokens="spaces" />
       </Row>
       <Row label="Align" style={style} names={['justify', 'align']}>
-        <Choice
-          className="flex-1"
-          label="Along"
-          placeholder="Along"
-          value={style.get('justify') ?? null}
-          options={ALONG}
-          onChange={(justify) => style.set({ justify })}
-        />
-        <Choice
-          className="flex-1"
-          label="Across"
-          placeholder="Across"
-          value={style.get('align') ?? null}
-          options={ACROSS}
-          onChange={(align) => style.set({ align })}
-        />
+        <ChoiceOf style={style} name="justify" placeholder="Along" options={ALONG} />
+        <ChoiceOf style={style} name="align" placeholder="Across" options={ACROSS} />
       </Row>
     </>
   )
 }
+
+const EDGE = { fluid: false, units: ['px', '%', 'rem'] } as const
 
 function PositionRows({ style }: { style: StyleAccess }) {
   const position = style.get('position') ?? 'flow'
-  const edge = (name: 'top' | 'right' | 'bottom' | 'left', label: string) => (
-    <LengthField
-      label={`From ${name}`}
-      placeholder={label}
-      fluid={false}
-      units={['px', '%', 'rem']}
-      value={style.get(name)}
-      onChange={(value: Length | null) => style.set({ [name]: value })}
-    />
-  )
   return (
     <>
       <Row label="Stands" style={style} names={['position']}>
-        <Choice
-          className="flex-1"
-          label="Stands"
-          value={position}
-          options={POSITIONS}
-          onChange={(value) => style.set({ position: value })}
-        />
-        <NumberField
-          className="w-[74px]"
-          label="Order"
-          prefix="order"
-          placeholder="0"
-          value={style.get('order') ?? null}
-          whole
-          least={-20}
-          most={20}
-          onClear={() => style.set({ order: null })}
-          onChange={(order) => style.set({ order })}
-        />
+        <ChoiceOf style={style} name="position" options={POSITIONS} fallback="flow" />
+        <NumberOf style={style} name="order" className="w-[74px]" prefix="order" placeholder="0" whole least={-20} most={20} />
       </Row>
-      {position === 'sticky' && (
-        <Row label="Edge" style={style} names={['top']}>
-          {edge('top', 'Top')}
+      {(position === 'sticky' || position === 'held') && (
+        <Row label="From edge" style={style} names={['top', 'bottom']}>
+          <LengthOf style={style} name="top" placeholder="Top" {...EDGE} />
+          {position === 'held' && <LengthOf style={style} name="bottom" placeholder="Bottom" {...EDGE} />}
         </Row>
       )}
       {position === 'held' && (
-        <>
-          <Row label="From edge" style={style} names={['top', 'bottom']}>
-            {edge('top', 'Top')}
-            {edge('bottom', 'Bottom')}
-          </Row>
-          <Row label="" style={style} names={['left', 'right']}>
-            {edge('left', 'Left')}
-            {edge('right', 'Right')}
-          </Row>
-        </>
+        <Row label="" style={style} names={['left', 'right']}>
+          <LengthOf style={style} name="left" placeholder="Left" {...EDGE} />
+          <LengthOf style={style} name="right" placeholder="Right" {...EDGE} />
+        </Row>
       )}
       {position !== 'backdrop' && (
         <Row label="In its place" style={style} names={['selfJustify', 'selfAlign']}>
-          <Choice
-            className="flex-1"
-            label="In its place, across"
-            placeholder="Across"
-            value={style.get('selfJustify') ?? null}
-            options={EDGES}
-            onChange={(selfJustify) => style.set({ selfJustify })}
-          />
-          <Choice
-            className="flex-1"
-            label="In its place, down"
-            placeholder="Down"
-            value={style.get('selfAlign') ?? null}
-            options={EDGES}
-            onChange={(selfAlign) => style.set({ selfAlign })}
-          />
+          <ChoiceOf style={style} name="selfJustify" placeholder="Across" options={EDGES} />
+          <ChoiceOf style={style} name="selfAlign" placeholder="Down" options={EDGES} />
         </Row>
       )}
-    </>
-  )
-}
-
-function Height({ style }: { style: StyleAccess }) {
-  return (
-    <Row label="Height" style={style} names={['minHeight']}>
-      <LengthField
-        label="Height, least"
-        placeholder="At least"
-        value={style.get('minHeight')}
-        onChange={(minHeight) => style.set({ minHeight })}
-      />
-    </Row>
-  )
-}
-
-function Sizes({ style }: { style: StyleAccess }) {
-  return (
-    <>
-      <Row label="Width" style={style} names={['width', 'maxWidth']}>
-        <LengthField label="Width" placeholder="Auto" value={style.get('width')} onChange={(width) => style.set({ width })} />
-        <LengthField
-          label="At most"
-          placeholder="At most"
-          units={['px', '%', 'rem', 'ch', 'columns']}
-          value={style.get('maxWidth')}
-          onChange={(maxWidth) => style.set({ maxWidth })}
-        />
-      </Row>
-      <Row label="Height" style={style} names={['height', 'minHeight']}>
-        <LengthField label="Height" placeholder="Auto" value={style.get('height')} onChange={(height) => style.set({ height })} />
-        <LengthField
-          label="Height, least"
-          placeholder="At least"
-          value={style.get('minHeight')}
-          onChange={(minHeight) => style.set({ minHeight })}
-        />
-      </Row>
     </>
   )
 }

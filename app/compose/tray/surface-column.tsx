@@ -3,7 +3,7 @@ import { Choice } from '../../ui/choice'
 import { NumberField } from '../../ui/number-field'
 import { useComposeState } from '../context'
 import { ColourField } from './colour-field'
-import { LengthField } from './length-field'
+import { ChoiceOf, ColourRow, LengthOf, NumberOf } from './fields'
 import { ColumnHead, Row } from './row'
 import type { StyleAccess } from './use-style'
 
@@ -24,16 +24,8 @@ export function SurfaceColumn({ style }: { style: StyleAccess }) {
   return (
     <div>
       <ColumnHead title="Surface" note={style.get('fill') ? 'filled' : 'no fill'} />
-      {style.has('ink') && (
-        <Row label="Ink" style={style} names={['ink']}>
-          <ColourField label="Ink" value={style.get('ink')} onChange={(ink, gesture) => style.set({ ink }, gesture)} />
-        </Row>
-      )}
-      {style.has('fill') && (
-        <Row label="Fill" style={style} names={['fill']}>
-          <ColourField label="Fill" value={style.get('fill')} onChange={(fill, gesture) => style.set({ fill }, gesture)} />
-        </Row>
-      )}
+      <ColourRow style={style} name="ink" />
+      <ColourRow style={style} name="fill" />
       {style.has('gradient') && style.get('fill') && (
         <Row label="Fades to" style={style} names={['gradient']}>
           <ColourField
@@ -57,49 +49,16 @@ export function SurfaceColumn({ style }: { style: StyleAccess }) {
           )}
         </Row>
       )}
-      {style.has('edgeColour') && (
-        <>
-          <Row label="Edge" style={style} names={['edgeWidth', 'edgeSides']}>
-            <NumberField
-              className="flex-1"
-              label="Edge"
-              unit="px"
-              placeholder="none"
-              value={style.get('edgeWidth') ?? null}
-              least={0}
-              most={60}
-              onClear={() => style.set({ edgeWidth: null })}
-              onChange={(edgeWidth) => style.set({ edgeWidth })}
-            />
-            {style.has('edgeSides') && (
-              <Choice
-                className="flex-1"
-                label="Edge on"
-                value={style.get('edgeSides') ?? 'all'}
-                options={SIDES}
-                onChange={(edgeSides) => style.set({ edgeSides })}
-              />
-            )}
-          </Row>
-          <Row label="Its colour" style={style} names={['edgeColour']}>
-            <ColourField
-              label="Edge colour"
-              value={style.get('edgeColour')}
-              onChange={(edgeColour, gesture) => style.set({ edgeColour }, gesture)}
-            />
-          </Row>
-        </>
+      {style.has('edgeWidth') && (
+        <Row label="Edge" style={style} names={['edgeWidth', 'edgeSides']}>
+          <NumberOf style={style} name="edgeWidth" unit="px" placeholder="none" least={0} most={60} />
+          {style.has('edgeSides') && <ChoiceOf style={style} name="edgeSides" options={SIDES} fallback="all" />}
+        </Row>
       )}
+      <ColourRow style={style} name="edgeColour" label="Its colour" />
       {style.has('corner') && (
         <Row label="Corners" style={style} names={['corner']}>
-          <LengthField
-            label="Corners"
-            tokens="corners"
-            fluid={false}
-            units={['px', '%', 'rem']}
-            value={style.get('corner')}
-            onChange={(corner) => style.set({ corner })}
-          />
+          <LengthOf style={style} name="corner" tokens="corners" fluid={false} units={['px', '%', 'rem']} />
         </Row>
       )}
       {style.has('shadow') && (

@@ -9,7 +9,7 @@ import { NumberField } from '../../ui/number-field'
 import { useCompose, useComposeState } from '../context'
 import { useFrames } from '../frames'
 import { edit } from '../store'
-import { LengthField } from './length-field'
+import { ChoiceOf, LengthOf, NumberOf } from './fields'
 import { ColumnHead, Finding, Row } from './row'
 import type { StyleAccess } from './use-style'
 
@@ -83,70 +83,21 @@ export function TypeColumn({ style }: { style: StyleAccess }) {
         />
       </Row>
       <Row label="Size" style={style} names={['size']}>
-        <LengthField
-          label="Size"
-          units={['px', 'rem', 'em']}
-          value={style.get('size') ?? role?.size}
-          onChange={(size) => style.set({ size })}
-        />
+        <LengthOf style={style} name="size" units={['px', 'rem', 'em']} fallback={role?.size} />
       </Row>
       <Row label="Leading" style={style} names={['leading', 'tracking']}>
-        <NumberField
-          className="flex-1"
-          label="Leading"
-          value={style.get('leading') ?? role?.leading ?? null}
-          least={0.7}
-          most={3}
-          step={0.02}
-          onClear={() => style.set({ leading: null })}
-          onChange={(leading) => style.set({ leading })}
-        />
-        <NumberField
-          className="flex-1"
-          label="Tracking"
-          unit="em"
-          value={style.get('tracking') ?? role?.tracking ?? null}
-          least={-0.2}
-          most={1}
-          step={0.005}
-          onClear={() => style.set({ tracking: null })}
-          onChange={(tracking) => style.set({ tracking })}
-        />
+        <NumberOf style={style} name="leading" least={0.7} most={3} step={0.02} fallback={role?.leading} />
+        <NumberOf style={style} name="tracking" unit="em" least={-0.2} most={1} step={0.005} fallback={role?.tracking} />
       </Row>
       <TypeFindings style={style} role={role} />
       <div className="mt-2 border-t border-line pt-1">
         <Row label="Lines" style={style} names={['lines', 'textAlign']}>
-          <Choice
-            className="flex-1"
-            label="Lines"
-            value={style.get('lines') ?? role?.lines ?? 'wrap'}
-            options={LINES}
-            onChange={(lines) => style.set({ lines })}
-          />
-          <Choice
-            className="flex-1"
-            label="Align"
-            placeholder="Start"
-            value={style.get('textAlign') ?? null}
-            options={ALIGN}
-            onChange={(textAlign) => style.set({ textAlign })}
-          />
+          <ChoiceOf style={style} name="lines" options={LINES} fallback={role?.lines ?? 'wrap'} />
+          <ChoiceOf style={style} name="textAlign" placeholder="Start" options={ALIGN} />
         </Row>
         <Row label="Letters" style={style} names={['letterCase', 'italic']}>
-          <Choice
-            className="flex-1"
-            label="Letters"
-            value={style.get('letterCase') ?? role?.letterCase ?? 'as-typed'}
-            options={CASES}
-            onChange={(letterCase) => style.set({ letterCase })}
-          />
-          <Choice
-            className="flex-1"
-            label="Slope"
-            value={style.get('italic') ?? (role?.italic ? 'italic' : 'upright')}
-            options={SLOPES}
-            onChange={(italic) => style.set({ italic })}
-          />
+          <ChoiceOf style={style} name="letterCase" options={CASES} fallback={role?.letterCase ?? 'as-typed'} />
+          <ChoiceOf style={style} name="italic" options={SLOPES} fallback={role?.italic ? 'italic' : 'upright'} />
         </Row>
       </div>
     </div>

@@ -1,0 +1,92 @@
+import { properties, type PropertyName, type PropertyValue } from '#core/style/registry'
+import type { Length } from '#core/style/values'
+import { Choice, type Option } from '../../ui/choice'
+import { NumberField } from '../../ui/number-field'
+import { ColourField } from './colour-field'
+import { LengthField, type LengthOptions } from './length-field'
+import { Row } from './row'
+import type { StyleAccess } from './use-style'
+
+/** Properties whose values are of one type. */
+type Named<T> = { [N in PropertyName]: PropertyValue<N> extends T ? N : never }[PropertyName]
+type Of<N extends PropertyName> = { style: StyleAccess; name: N; placeholder?: string }
+
+/** A length property of the selected block, under the name that the registry gives it. */
+export function LengthOf({
+  style,
+  name,
+  placeholder,
+  fallback,
+  ...options
+}: Of<Named<Length>> & LengthOptions & { fallback?: Length }) {
+  return (
+    <LengthField
+      label={properties[name].label}
+      placeholder={placeholder}
+      value={style.get(name) ?? fallback}
+      onChange={(value) => style.set({ [name]: value })}
+      {...options}
+    />
+  )
+}
+
+/** A property that is one of several words. */
+export function ChoiceOf<N extends Named<string>>({
+  style,
+  name,
+  placeholder,
+  options,
+  fallback,
+}: Of<N> & { options: readonly Option<PropertyValue<N>>[]; fallback?: PropertyValue<N> }) {
+  return (
+    <Choice
+      className="flex-1"
+      label={properties[name].label}
+      placeholder={placeholder}
+      value={style.get(name) ?? fallback ?? null}
+      options={options}
+      onChange={(value) => style.set({ [name]: value })}
+    />
+  )
+}
+
+type NumberOptions = Pick<
+  React.ComponentProps<typeof NumberField>,
+  'unit' | 'prefix' | 'least' | 'most' | 'step' | 'whole' | 'className'
+>
+
+/** A property that is a figure; emptying the field takes it away. */
+export function NumberOf({
+  style,
+  name,
+  placeholder,
+  fallback,
+  className = 'flex-1',
+  ...options
+}: Of<Named<number>> & NumberOptions & { fallback?: number }) {
+  return (
+    <NumberField
+      className={className}
+      label={properties[name].label}
+      placeholder={placeholder}
+      value={style.get(name) ?? fallback ?? null}
+      onClear={() => style.set({ [name]: null })}
+      onChange={(value) => style.set({ [name]: value })}
+      {...options}
+    />
+  )
+}
+
+/** A line of the tray with a colour property, where the block has it. */
+export function ColourRow({ style, name, label = properties[name].label }: Of<'ink' | 'fill' | 'edgeColour'> & { label?: string }) {
+  if (!style.has(name)) return null
+  return (
+    <Row label={label} style={style} names={[name]}>
+      <ColourField
+        label={properties[name].label}
+        value={style.get(name)}
+        onChange={(value, gesture) => style.set({ [name]: value }, gesture)}
+      />
+    </Row>
+  )
+}
