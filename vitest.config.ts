@@ -2,7 +2,7 @@ import { defineConfig } from 'vitest/config'
 
 export default defineConfig({
   test: {
-    include: ['{core,server,app,demo,bin}/**/*.test.ts'],
+    include: ['{core,server,app,demo,bin}/**/*.test.{ts,tsx}'],
     environment: 'node',
     testTimeout: 30_000,
   },

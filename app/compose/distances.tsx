@@ -4,27 +4,34 @@ import { selected } from './store'
 
 type Line = { x1: number; y1: number; x2: number; y2: number; px: number }
 
-/** Lines from a box to the edges of the one around it, where there is room. */
-function linesTo(inner: Box, outer: Box, scale: number): Line[] {
-  const middle = { x: inner.left + inner.width / 2, y: inner.top + inner.height / 2 }
-  const right = { inner: inner.left + inner.width, outer: outer.left + outer.width }
-  const bottom = { inner: inner.top + inner.height, outer: outer.top + outer.height }
+const right = (box: Box) => box.left + box.width
+const bottom = (box: Box) => box.top + box.height
+
+/**
+ * Lines from a box outwards, one to each side: to the nearest neighbour that it would run into, else to the edge of
+ * what holds both; none where there is less than 1 px. Boxes are in px of the screen, `px` is in those of the page.
+ */
+export function linesTo(inner: Box, outer: Box, neighbours: readonly Box[], scale: number): Line[] {
+  const x = inner.left + inner.width / 2
+  const y = inner.top + inner.height / 2
+  const beside = neighbours.filter((box) => box.top < bottom(inner) && bottom(box) > inner.top)
+  const above = neighbours.filter((box) => box.left < right(inner) && right(box) > inner.left)
+  const to = {
+    left: Math.max(outer.left, ...beside.map(right).filter((at) => at <= inner.left + 0.5)),
+    right: Math.min(right(outer), ...beside.map((box) => box.left).filter((at) => at >= right(inner) - 0.5)),
+    top: Math.max(outer.top, ...above.map(bottom).filter((at) => at <= inner.top + 0.5)),
+    bottom: Math.min(bottom(outer), ...above.map((box) => box.top).filter((at) => at >= bottom(inner) - 0.5)),
+  }
   const lines: Line[] = [
-    { x1: outer.left, x2: inner.left, y1: middle.y, y2: middle.y, px: (inner.left - outer.left) / scale },
-    { x1: right.inner, x2: right.outer, y1: middle.y, y2: middle.y, px: (right.outer - right.inner) / scale },
-    { x1: middle.x, x2: middle.x, y1: outer.top, y2: inner.top, px: (inner.top - outer.top) / scale },
-    {
-      x1: middle.x,
-      x2: middle.x,
-      y1: bottom.inner,
-      y2: bottom.outer,
-      px: (bottom.outer - bottom.inner) / scale,
-    },
+    { x1: to.left, x2: inner.left, y1: y, y2: y, px: (inner.left - to.left) / scale },
+    { x1: right(inner), x2: to.right, y1: y, y2: y, px: (to.right - right(inner)) / scale },
+    { x1: x, x2: x, y1: to.top, y2: inner.top, px: (inner.top - to.top) / scale },
+    { x1: x, x2: x, y1: bottom(inner), y2: to.bottom, px: (to.bottom - bottom(inner)) / scale },
   ]
   return lines.filter((line) => line.px >= 1)
 }
 
-/** Dimension lines from the selected block to its neighbours below and above, or to what holds it. */
+/** Dimension lines from the selected block to its neighbours, or to the edges of what holds it. */
 export function Distances({ index }: { index: number }) {
   const frames = useFrames()
   useComposeState((state) => state.layout)
@@ -35,9 +42,13 @@ export function Distances({ index }: { index: number }) {
   const inner = boxOf(view, place.block.id)
   const parent = view.frame.find(place.block.id)?.parentElement
   if (!inner || !parent) return null
+  const siblings = place.ancestors.at(-1)?.children ?? []
+  const neighbours = siblings
+    .filter((one) => one.id !== place.block.id && one.style.base?.position !== 'backdrop')
+    .flatMap((one) => boxOf(view, one.id) ?? [])
   return (
     <svg aria-hidden data-distances className="pointer-events-none absolute inset-0 h-full w-full">
-      {linesTo(inner, boxOfElement(parent, view.scale), view.scale).map((line) => (
+      {linesTo(inner, boxOfElement(parent, view.scale), neighbours, view.scale).map((line) => (
         <Dimension key={`${line.x1},${line.y1},${line.x2}`} line={line} />
       ))}
     </svg>

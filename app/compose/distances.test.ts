@@ -1,0 +1,36 @@
+import { describe, expect, test } from 'vitest'
+import { linesTo } from './distances'
+
+const box = (left: number, top: number, width: number, height: number) => ({ left, top, width, height })
+const outer = box(0, 0, 400, 300)
+const inner = box(100, 100, 80, 50)
+const figures = (...neighbours: ReturnType<typeof box>[]) => linesTo(inner, outer, neighbours, 1).map((line) => line.px)
+
+describe('distances', () => {
+  test('run to the edges of what holds the block: left, right, up, down', () => {
+    expect(figures()).toEqual([100, 220, 100, 150])
+  })
+
+  test('stop at a neighbour on the way', () => {
+    expect(figures(box(20, 110, 30, 10))).toEqual([50, 220, 100, 150])
+    expect(figures(box(200, 60, 50, 60))).toEqual([100, 20, 100, 150])
+    expect(figures(box(110, 20, 10, 40))).toEqual([100, 220, 40, 150])
+    expect(figures(box(90, 174, 200, 40))).toEqual([100, 220, 100, 24])
+  })
+
+  test('take the nearest of several', () => {
+    expect(figures(box(200, 60, 50, 60), box(190, 140, 5, 20), box(300, 100, 5, 5))[1]).toBe(10)
+  })
+
+  test('pass by what is not in their way', () => {
+    expect(figures(box(200, 0, 50, 90), box(200, 160, 50, 50))).toEqual([100, 220, 100, 150])
+  })
+
+  test('are not drawn where there is no room', () => {
+    expect(linesTo(box(0, 0, 400, 100), outer, [box(0, 100, 400, 40)], 1)).toEqual([])
+  })
+
+  test('are px of the page, whatever the view’s zoom', () => {
+    expect(linesTo(inner, outer, [], 0.5).map((line) => line.px)).toEqual([200, 440, 200, 300])
+  })
+})
