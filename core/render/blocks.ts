@@ -65,7 +65,14 @@ function worded<B extends WordBlock>(
 const linked = (block: BlockOf<'button' | 'link' | 'picture'>, context: BlockContext): Properties =>
   block.link ? { href: context.addresses.link(block.link) } : {}
 
-const CONTAINER_TAGS: Partial<Record<string, string>> = { header: 'header', footer: 'footer' }
+const LANDMARKS: Partial<Record<string, string>> = { header: 'header', footer: 'footer' }
+
+const hasHeading = (nodes: readonly ElementContent[]): boolean =>
+  nodes.some((node) => node.type === 'element' && (/^h[1-6]$/.test(node.tagName) || hasHeading(node.children)))
+
+/** A band without a heading is no section of the document's outline (HTML, 4.3.3), so it is a plain division. */
+const sectionTag = (block: BlockOf<'section'>, children: readonly ElementContent[]): string =>
+  LANDMARKS[block.job] ?? (hasHeading(children) ? 'section' : 'div')
 
 const holder =
   (tag: string, more?: Properties): Handler<BlockOf<'group' | 'list' | 'nav'>> =>
@@ -115,7 +122,7 @@ function picture(block: BlockOf<'picture'>, context: BlockContext): Element {
 
 const handlers: { [K in BlockKind]: Handler<BlockOf<K>> } = {
   section: (block, context) =>
-    element(CONTAINER_TAGS[block.job] ?? 'section', attributes(block, context, { id: context.anchor }), context.children),
+    element(sectionTag(block, context.children), attributes(block, context, { id: context.anchor }), context.children),
   group: (block, context) => element(block.element ?? 'div', attributes(block, context), context.children),
   list: (block, context) => holder(block.ordered ? 'ol' : 'ul')(block, context),
   nav: (block, context) =>

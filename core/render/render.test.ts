@@ -181,6 +181,11 @@ describe('the HTML of a page', () => {
     )
   })
 
+  test('a band with a heading is a section, one without a division', () => {
+    expect(htmlOf(made('text', {}, words('a')))).toMatch(/^<div class="band/)
+    expect(htmlOf(made('group', {}, { children: [made('heading', {}, words('a'))] }))).toMatch(/^<section class="band/)
+  })
+
   test('headers, main and footers are landmarks, each section under its name', () => {
     const { pages } = print(demoSite())
     expect(pages[0]!.html).toMatch(
