@@ -127,6 +127,14 @@ describe('saving', () => {
   })
 })
 
+test('what waits is sent when the screen is left', () => {
+  edit(store, words('One'))
+  expect(posts).toEqual([])
+  stop()
+  expect(posts).toHaveLength(1)
+  expect(posts[0]!.edits.map((one) => one.edit)).toEqual([words('One')])
+})
+
 describe('without a connection', () => {
   test('edits wait, say so, and are sent when the server answers again', async () => {
     answer = () => Promise.reject(new TypeError('offline'))

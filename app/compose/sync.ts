@@ -88,6 +88,20 @@ export function startSync(store: ComposeStore): () => void {
     store.setState({ save: { kind: 'saved', at: new Date() } })
   }
 
+  /** Sends what waits without waiting for the answer, as the screen is left. What fails is kept for its return. */
+  function flush(): void {
+    const { session, sending } = store.getState()
+    if (sending.size > 0 || session.pending.length === 0) return
+    const edits = session.pending.map(({ key, edit }) => ({ key, edit }))
+    const body = JSON.stringify({ base: session.revision, edits })
+    fetch(`/sites/${siteId}/edits`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      keepalive: true,
+      body,
+    }).catch(() => undefined)
+  }
+
   /** Asks for edits made elsewhere. */
   async function pull(): Promise<void> {
     const { session, sending } = store.getState()
@@ -135,6 +149,7 @@ export function startSync(store: ComposeStore): () => void {
   }
   window.addEventListener('focus', onLook)
   window.addEventListener('online', onLine)
+  window.addEventListener('pagehide', flush)
   const unsubscribe = store.subscribe((state, before) => {
     if (state.session.pending === before.session.pending) return
     remember()
@@ -145,11 +160,13 @@ export function startSync(store: ComposeStore): () => void {
     .catch(() => undefined)
     .finally(() => void send())
   return () => {
+    flush()
     stopped = true
     clearTimeout(timer)
     channel.close()
     unsubscribe()
     window.removeEventListener('focus', onLook)
     window.removeEventListener('online', onLine)
+    window.removeEventListener('pagehide', flush)
   }
 }

@@ -75,7 +75,7 @@ const DRAWING: Schema = {
   strip: ['script', 'style', 'foreignObject'],
 }
 
-/** An attribute that points outside the drawing: any `url(…)` that is not a fragment of it. */
+/** An attribute that points outside the drawing, by a `url(…)` that is not a fragment of it. */
 const OUTSIDE = /url\(\s*['"]?(?!#)/i
 
 export type CleanSvg = { text: string; width: number; height: number }
