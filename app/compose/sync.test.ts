@@ -127,6 +127,19 @@ describe('saving', () => {
   })
 })
 
+test('an edit that arrived after the page was loaded is taken in, not lost', async () => {
+  stop()
+  kept.set(
+    'yarrowfinch.unsent.s',
+    JSON.stringify({ revision: 0, pending: [{ key: 'late', edit: { kind: 'site', field: 'name', value: 'Late' } }] }),
+  )
+  since = () => ({ revision: 1, missed: [{ key: 'late', revision: 1, edit: { kind: 'site', field: 'name', value: 'Late' } }] })
+  store = createComposeStore('s', page.id, site, 0)
+  stop = startSync(store)
+  await pass(100)
+  expect(store.getState().session).toMatchObject({ revision: 1, pending: [], site: { name: 'Late' } })
+})
+
 test('what waits is sent when the screen is left', () => {
   edit(store, words('One'))
   expect(posts).toEqual([])
@@ -176,7 +189,7 @@ describe('without a connection', () => {
       { key: 'new', edit: { kind: 'site', field: 'name', value: 'New name' } },
     ]
     kept.set('yarrowfinch.unsent.s', JSON.stringify({ revision: 0, pending }))
-    since = () => ({ revision: 1, missed: [{ key: 'had', edit: words('Had') }] })
+    since = () => ({ revision: 1, missed: [{ key: 'had', revision: 1, edit: words('Had') }] })
     store = createComposeStore('s', page.id, site, 1)
     stop = startSync(store)
     await pass(100)

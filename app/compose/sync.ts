@@ -2,7 +2,7 @@ import type { Edit } from '#core/edits/index'
 import type { PendingEdit } from '#core/edits/session'
 import { type ComposeStore, settleSent, takeIn } from './store'
 
-type Missed = { key: string; edit: Edit }[]
+type Missed = { key: string; edit: Edit; revision: number }[]
 type Answer =
   | { status: 'saved'; revision: number; refused: { key: string; reason: string }[] }
   | { status: 'behind'; revision: number; missed: Missed }
@@ -134,12 +134,17 @@ export function startSync(store: ComposeStore): () => void {
     if (!kept) return
     const { revision, pending } = JSON.parse(kept) as { revision: number; pending: PendingEdit[] }
     const response = await fetch(`/sites/${siteId}/edits?since=${revision}`)
-    const { missed } = (await response.json()) as { missed: Missed }
+    const { revision: newest, missed } = (await response.json()) as { revision: number; missed: Missed }
     const known = new Set(missed.map((one) => one.key))
     const { session } = store.getState()
     const waiting = pending.filter((one) => !known.has(one.key))
     store.setState({ session: { ...session, pending: [...waiting, ...session.pending] } })
-    takeIn(store, [], session.revision)
+    // What was saved after this page was loaded is taken in as well, this tab's own last edits among it.
+    takeIn(
+      store,
+      missed.filter((one) => one.revision > session.revision),
+      Math.max(newest, session.revision),
+    )
   }
 
   const onLook = () => void pull()
