@@ -13,9 +13,20 @@ async function press(page: Page, width: number, selector: string) {
   await page.mouse.click(x, y)
 }
 
+/** Waits until what is in sight in each frame is there: fonts and pictures. */
+async function decoded(page: Page) {
+  for (const frame of page.frames()) {
+    await frame.locator('body').waitFor()
+    await frame.evaluate(async () => {
+      const near = [...document.images].filter((image) => image.getBoundingClientRect().top < innerHeight)
+      await Promise.all([document.fonts.ready, ...near.map((image) => image.decode().catch(() => undefined))])
+    })
+  }
+}
+
 /** Each view by its file name, in the order that they are reached. */
 const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
-  ['sites', (page, url) => page.goto(url, { waitUntil: 'networkidle' }).then(() => undefined)],
+  ['sites', (page, url) => page.goto(url).then(() => undefined)],
   [
     'compose',
     async (page) => {
@@ -39,7 +50,7 @@ const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
     async (page) => {
       await page.getByRole('link', { name: 'Play page' }).click()
       await page.getByRole('group', { name: 'Widths of the views' }).getByRole('button', { name: '768' }).click()
-      await page.waitForLoadState('networkidle')
+      await page.frameLocator('iframe').locator('h1').waitFor()
     },
   ],
   [
@@ -47,7 +58,7 @@ const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
     async (page) => {
       await page.getByRole('link', { name: /Deliver/ }).click()
       await page.getByRole('button', { name: /^style\.css/ }).click()
-      await page.waitForLoadState('networkidle')
+      await page.frameLocator('iframe').locator('h1').waitFor()
     },
   ],
 ]
@@ -61,8 +72,7 @@ try {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   for (const [name, reach] of SHOTS) {
     await reach(page, app.url)
-    await page.evaluate(() => document.fonts.ready)
-    await page.waitForLoadState('networkidle')
+    await decoded(page)
     await page.mouse.move(640, 780)
     await page.screenshot({ path: `${FOLDER}/${name}.png`, animations: 'disabled' })
     console.log(name)
