@@ -142,6 +142,6 @@ test('words that look like markup stay words, in the views and on the page', asy
     .waitFor()
   await page.getByRole('link', { name: 'Play page' }).click()
   await page.waitForURL(/play/)
-  await expect(page.frameLocator('main iframe').locator('h1')).toHaveText(hostile)
+  await expect(page.frameLocator('iframe[src^="/visit/"]').locator('h1')).toHaveText(hostile)
   await expect(page).not.toHaveTitle('owned')
 })
