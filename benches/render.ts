@@ -14,6 +14,7 @@ import { siteOf } from './pages'
 const addresses = {
   picture: (picture: { name: string }, width: number | null) => `pictures/${picture.name}-${width}.webp`,
   page: pageFile,
+  form: () => '#',
   stylesheet: 'style.css',
   font: (font: { name: string }) => `fonts/${font.name}`,
 }
@@ -21,7 +22,7 @@ const options = {
   language: 'en',
   editing: true,
   viewportUnit: 'property' as const,
-  addresses: { picture: addresses.picture, sources: true, link: () => '#' },
+  addresses: { picture: addresses.picture, sources: true, link: () => '#', form: () => '#' },
 }
 
 const REACT_NAMES: Record<string, string> = { class: 'className', for: 'htmlFor' }

@@ -1,3 +1,4 @@
+import { EMPTY_PAGE_BRIEF, EMPTY_SITE_BRIEF } from '#core/site/brief'
 import { DEFAULT_BREAKPOINTS, DEFAULT_GUIDE } from '#core/site/defaults'
 import { FILE_FORMAT, FILE_VERSION, type Site } from '#core/site/schema'
 import { role, token } from '#core/style/values'
@@ -35,12 +36,16 @@ export function chandler(): Site {
       ],
     },
     pictures: ['coils-of-rope', 'brass-lamp'].map(painting),
+    brief: EMPTY_SITE_BRIEF,
+    unplaced: [],
+    board: [],
     pages: [
       {
         id: page,
         name: 'The shop',
         address: '',
         title: { en: 'Tallow & Twine, ship chandlers' },
+        brief: EMPTY_PAGE_BRIEF,
         description: {
           en: 'Rope by the metre, lamps by the hour, advice without being asked. A ship chandler’s shop on the old quay.',
         },

@@ -1,3 +1,4 @@
+import { EMPTY_PAGE_BRIEF, EMPTY_SITE_BRIEF } from '#core/site/brief'
 import { DEFAULT_BREAKPOINTS, DEFAULT_GUIDE } from '#core/site/defaults'
 import { FILE_FORMAT, FILE_VERSION, type Site } from '#core/site/schema'
 import type { StyleGuide } from '#core/site/style-guide'
@@ -503,12 +504,16 @@ export function observatory(): Site {
     views: [1280, 768, 375],
     guide,
     pictures: PICTURES.map(painting),
+    brief: EMPTY_SITE_BRIEF,
+    unplaced: [],
+    board: [],
     pages: [
       {
         id: page,
         name: 'Autumn nights',
         address: '',
         title: { en: 'Autumn nights at Hollin Ridge Observatory' },
+        brief: EMPTY_PAGE_BRIEF,
         description: {
           en: 'Two hours under one of the darkest skies in the county. Public evenings on Fridays and Saturdays, September to March. Bring a coat.',
         },

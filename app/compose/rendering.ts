@@ -18,6 +18,7 @@ export function createViewRenderer(language: string): (site: Site, page: Page) =
       picture: (picture, width) => (width === null ? `/pictures/${picture.hash}` : `/pictures/${picture.hash}?w=${width}`),
       sources: false,
       link: () => '#',
+      form: () => '#',
     },
   })
   let shared: { site: Site; css: string } | undefined

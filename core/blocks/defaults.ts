@@ -10,6 +10,8 @@ const SPACE_AFTER: Partial<Record<BlockKind, string>> = {
   eyebrow: 'space-3',
   heading: 'space-4',
   text: 'space-5',
+  quote: 'space-3',
+  field: 'space-4',
   button: 'space-4',
   list: 'space-5',
 }
@@ -26,6 +28,7 @@ const FIELDS: { [K in BlockKind]: (makeId: MakeId) => Partial<BlockOf<K>> } = {
   eyebrow: () => ({ words: {} }),
   heading: () => ({ words: {}, level: 2 }),
   text: () => ({ words: {} }),
+  quote: () => ({ words: {} }),
   button: () => ({ words: {}, look: 'primary' }),
   picture: () => ({}),
   icon: () => ({ icon: STAR, size: 32 }),
@@ -38,6 +41,8 @@ const FIELDS: { [K in BlockKind]: (makeId: MakeId) => Partial<BlockOf<K>> } = {
     style: { base: { gap: token('space-5'), rowGap: token('space-2'), wrap: true } },
   }),
   link: () => ({ words: {} }),
+  form: (makeId) => ({ children: [newBlock('field', makeId), newBlock('button', makeId)] }),
+  field: () => ({ words: {}, input: 'email', required: true }),
 }
 
 /** A new block of a kind, without words, as it is put on the page. */

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { BlockKind } from '#core/site/kinds'
 import { linkSchema } from '#core/site/link'
-import { wordsSchema } from '#core/site/words'
+import { hrefSchema, wordsSchema } from '#core/site/words'
 import { idSchema } from '#core/site/ids'
 import { nameSchema } from '#core/style/values'
 import { iconSchema } from './icon-nodes'
@@ -26,6 +26,11 @@ export const JOBS = [
   'footer',
 ] as const
 
+/** What a text may be besides a paragraph. */
+export const TEXT_PARTS = ['price', 'term', 'source'] as const
+/** What a field of a form takes. */
+export const INPUTS = ['text', 'email', 'tel', 'number', 'date', 'area'] as const
+
 const words = { words: wordsSchema }
 const link = { link: linkSchema.optional() }
 const typeRole = { type: nameSchema.optional() }
@@ -36,7 +41,13 @@ export const fields = {
   group: z.strictObject({ element: z.enum(['div', 'article', 'aside']).optional() }),
   eyebrow: z.strictObject({ ...words, ...typeRole }),
   heading: z.strictObject({ ...words, ...typeRole, level: z.int().min(1).max(6) }),
-  text: z.strictObject({ ...words, ...typeRole }),
+  text: z.strictObject({
+    ...words,
+    ...typeRole,
+    /** What the words are, where they are more than a paragraph: the price or term of a plan, the source of a quote. */
+    part: z.enum(TEXT_PARTS).optional(),
+  }),
+  quote: z.strictObject({ ...words, ...typeRole }),
   button: z.strictObject({ ...words, ...link, look: nameSchema }),
   picture: z.strictObject({
     picture: idSchema.optional(),
@@ -48,15 +59,41 @@ export const fields = {
   list: z.strictObject({ ordered: z.boolean() }),
   item: z.strictObject({ ...words, ...typeRole }),
   divider: z.strictObject({}),
-  nav: z.strictObject({ label: z.record(z.string(), z.string().max(200)) }),
+  nav: z.strictObject({
+    label: z.record(z.string(), z.string().max(200)),
+    /** True for a nav whose links are the listed pages of the site, in their order and under their names. */
+    follows: z.boolean().optional(),
+  }),
   link: z.strictObject({ ...words, ...link, ...typeRole }),
+  form: z.strictObject({
+    /** The page that follows when the form has been sent. */
+    ...link,
+    /** Where an exported form sends its entries; without one they reach the local form inbox alone. */
+    sendTo: hrefSchema.optional(),
+  }),
+  field: z.strictObject({ ...words, input: z.enum(INPUTS), required: z.boolean() }),
 } as const satisfies Record<BlockKind, z.ZodObject>
 
 // The schema of no fields infers as a record of never, which nothing can be intersected with.
 type Fields = { [K in BlockKind]: K extends 'divider' ? unknown : z.infer<(typeof fields)[K]> }
 export type FieldsOf<K extends BlockKind> = Fields[K]
 
-const FLOW = ['group', 'eyebrow', 'heading', 'text', 'button', 'picture', 'icon', 'list', 'divider', 'nav', 'link'] as const
+const FLOW = [
+  'group',
+  'eyebrow',
+  'heading',
+  'text',
+  'quote',
+  'button',
+  'picture',
+  'icon',
+  'list',
+  'divider',
+  'nav',
+  'link',
+  'form',
+  'field',
+] as const
 
 /** The kinds that each kind may hold. */
 export const holds: Record<BlockKind, readonly BlockKind[]> = {
@@ -64,9 +101,12 @@ export const holds: Record<BlockKind, readonly BlockKind[]> = {
   group: FLOW,
   list: ['item'],
   nav: ['link'],
+  form: FLOW,
   eyebrow: [],
   heading: [],
   text: [],
+  quote: [],
+  field: [],
   button: [],
   picture: [],
   icon: [],

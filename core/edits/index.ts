@@ -1,10 +1,21 @@
 import { z } from 'zod'
 import type { Site } from '#core/site/schema'
 import type { Applied, EditKind } from './edit'
+import { type BriefEdit, briefEdit } from './brief'
 import { type FieldEdit, fieldEdit } from './field'
 import { type InsertEdit, insertEdit } from './insert'
+import { type ListEdit, listEdit } from './list'
 import { type MoveEdit, moveEdit } from './move'
-import { type PageAddEdit, pageAddEdit, type PageFieldEdit, pageFieldEdit, type PageRemoveEdit, pageRemoveEdit } from './pages'
+import {
+  type PageAddEdit,
+  pageAddEdit,
+  type PageFieldEdit,
+  pageFieldEdit,
+  type PageMoveEdit,
+  pageMoveEdit,
+  type PageRemoveEdit,
+  pageRemoveEdit,
+} from './pages'
 import { type PictureAddEdit, pictureAddEdit, type PictureRemoveEdit, pictureRemoveEdit } from './pictures'
 import { type RemoveEdit, removeEdit } from './remove'
 import { type SiteEdit, siteEdit } from './site'
@@ -26,6 +37,9 @@ export type Edit =
   | PageAddEdit
   | PageRemoveEdit
   | PageFieldEdit
+  | PageMoveEdit
+  | BriefEdit
+  | ListEdit
   | PictureAddEdit
   | PictureRemoveEdit
   | BatchEdit
@@ -63,6 +77,9 @@ const kinds = [
   pageAddEdit,
   pageRemoveEdit,
   pageFieldEdit,
+  pageMoveEdit,
+  briefEdit,
+  listEdit,
   pictureAddEdit,
   pictureRemoveEdit,
   batchEdit,

@@ -28,6 +28,6 @@ export const insertEdit: EditKind<InsertEdit, Edit> = {
       const children = childrenOf(draft, site, holder)
       children.splice(Math.min(edit.index, children.length), 0, ...edit.blocks)
     })
-    return { site: next, inverse: { kind: 'remove', blocks: edit.blocks.map((block) => block.id) } }
+    return { site: next, inverse: { kind: 'remove', blocks: edit.blocks.map((block) => block.id), discard: true } }
   },
 }

@@ -14,9 +14,17 @@ export function checkHolds(holder: Holder, blocks: readonly Block[]): void {
       continue
     }
     const { block: container, path } = holder.container
+    checkForms(block, container.kind === 'form' || holder.container.ancestors.some((one) => one.kind === 'form'))
     if (!holds[container.kind].includes(block.kind)) throw new EditError(`A ${container.kind} cannot hold a ${block.kind}.`)
     if (path.length + depthOf(block) > MAX_DEPTH) throw new EditError(`Blocks may stand ${MAX_DEPTH} deep at most.`)
   }
+}
+
+/** A form inside a form cannot be sent on its own (HTML, 4.10.3), so none is made. */
+function checkForms(block: Block, inForm: boolean): void {
+  if (block.kind === 'form' && inForm) throw new EditError('A form cannot stand in a form.')
+  if (!('children' in block)) return
+  for (const child of block.children as Block[]) checkForms(child, inForm || block.kind === 'form')
 }
 
 function depthOf(block: Block): number {
@@ -27,6 +35,7 @@ function depthOf(block: Block): number {
 export function checkNew(site: Site, blocks: readonly Block[]): void {
   const seen = new Set<string>()
   for (const root of blocks) {
+    checkForms(root, false)
     for (const block of walk(root)) {
       if (seen.has(block.id) || findBlock(site, block.id)) throw new EditError(`The id "${block.id}" is taken.`)
       seen.add(block.id)

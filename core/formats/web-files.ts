@@ -1,4 +1,4 @@
-import type { Picture, Site } from '#core/site/schema'
+import type { BlockOf, Picture, Site } from '#core/site/schema'
 import { pageFile, printSite } from '#core/render/site'
 import { slug } from '#core/render/names'
 import type { Style } from '#core/render/rules'
@@ -30,8 +30,18 @@ function pictureNames(site: Site): Map<string, string> {
   )
 }
 
-/** Works out the files of a site's export: pages, one stylesheet, pictures in the widths needed, fonts used. */
-export function webFiles(site: Site, style: Style): WebFiles {
+/** Where an exported form sends its entries: to its own address, or to the page that follows. */
+function exportedForm(site: Site, { sendTo, link }: BlockOf<'form'>): string {
+  if (sendTo) return sendTo
+  const page = link && 'page' in link ? site.pages.find((one) => one.id === link.page) : undefined
+  return page ? pageFile(page) : link && 'href' in link ? link.href : '#'
+}
+
+/**
+ * Works out the files of a site's export: pages, one stylesheet, pictures in the widths needed, fonts used.
+ * @param formAddress where forms send their entries, if not where the export sends them
+ */
+export function webFiles(site: Site, style: Style, formAddress?: (form: BlockOf<'form'>) => string): WebFiles {
   const names = pictureNames(site)
   const pictures = new Map<string, WantedPicture>()
   const printed = printSite(site, {
@@ -43,6 +53,7 @@ export function webFiles(site: Site, style: Style): WebFiles {
         return file
       },
       page: pageFile,
+      form: formAddress ?? ((form) => exportedForm(site, form)),
       stylesheet: STYLESHEET,
       font: (font) => `fonts/${font.name}`,
     },

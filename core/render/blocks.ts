@@ -6,6 +6,7 @@ import type { Block, BlockOf, Breakpoint, Picture, WordBlock } from '#core/site/
 import { plainText } from '#core/site/words'
 import { isBoxed } from './declarations'
 import { element } from './element'
+import { slug } from './names'
 import { extentOf, type Surround } from './surround'
 import { renderWords } from './words'
 
@@ -16,7 +17,12 @@ export type Addresses = {
   /** True to offer every width that the layout needs; false for one picture of medium width. */
   sources: boolean
   link: (link: Link) => string
+  /** Where a form sends its entries. */
+  form: (form: BlockOf<'form'>) => string
 }
+
+/** A page that navigation may lead to. */
+export type ListedPage = { id: string; name: string }
 
 /** What printing a block needs to know besides the block. */
 export type BlockContext = {
@@ -31,7 +37,12 @@ export type BlockContext = {
   /** The id of a section, for links to it. */
   anchor: string
   surround: Surround
+  /** True inside a form, where a button without a link sends it. */
+  inForm: boolean
   children: ElementContent[]
+  /** The pages that a nav which follows them lists, and the one that is printed. */
+  pages: readonly ListedPage[]
+  page: string
 }
 
 type Handler<B extends Block> = (block: B, context: BlockContext) => Element | undefined
@@ -74,11 +85,6 @@ const hasHeading = (nodes: readonly ElementContent[]): boolean =>
 const sectionTag = (block: BlockOf<'section'>, children: readonly ElementContent[]): string =>
   LANDMARKS[block.job] ?? (hasHeading(children) ? 'section' : 'div')
 
-const holder =
-  (tag: string, more?: Properties): Handler<BlockOf<'group' | 'list' | 'nav'>> =>
-  (block, context) =>
-    element(tag, attributes(block, context, more), context.children)
-
 /** A picture that is not chosen yet: a crossed frame. */
 function emptyFrame(block: Block, context: BlockContext): Element {
   const line = (x1: string, y1: string, x2: string, y2: string) => element('line', { x1, y1, x2, y2 }, [])
@@ -120,20 +126,58 @@ function picture(block: BlockOf<'picture'>, context: BlockContext): Element {
   return element(tag, attributes(block, context, linked(block, context)), [element('img', image, [])])
 }
 
+/** A link to each listed page of the site, in the order of the site. */
+const pageLinks = ({ pages, page, addresses }: BlockContext): Element[] =>
+  pages.map(({ id, name }) =>
+    element('a', { href: addresses.link({ page: id }), ...(id === page ? { ariaCurrent: 'page' } : {}) }, [
+      { type: 'text', value: name },
+    ]),
+  )
+
+/** What browsers may fill in by themselves, by the kind of input (HTML, 4.10.18.7). */
+const AUTOCOMPLETE: Partial<Record<string, string>> = { email: 'email', tel: 'tel' }
+
+/** A field under its label. Its name, under which entries arrive, comes from the label in the site's first language. */
+function field(block: BlockOf<'field'>, context: BlockContext): Element {
+  const spans = block.words[context.language] ?? []
+  const name = slug(plainText(Object.values(block.words)[0] ?? [block.input])) || block.id
+  const shared: Properties = { name, ...(block.required ? { required: true } : {}) }
+  const autoComplete = AUTOCOMPLETE[block.input]
+  const input =
+    block.input === 'area'
+      ? element('textarea', { ...shared, rows: 4 }, [])
+      : element('input', { type: block.input, ...shared, ...(autoComplete ? { autoComplete: [autoComplete] } : {}) }, [])
+  const empty = plainText(spans).trim() === ''
+  const label = element(
+    'span',
+    empty && context.editing ? { dataEmpty: block.name ?? 'label' } : {},
+    renderWords(spans, (href) => context.addresses.link({ href })),
+  )
+  return element('label', attributes(block, { ...context, className: ['field', ...context.className] }), [label, input])
+}
+
 const handlers: { [K in BlockKind]: Handler<BlockOf<K>> } = {
   section: (block, context) =>
     element(sectionTag(block, context.children), attributes(block, context, { id: context.anchor }), context.children),
   group: (block, context) => element(block.element ?? 'div', attributes(block, context), context.children),
-  list: (block, context) => holder(block.ordered ? 'ol' : 'ul')(block, context),
+  list: (block, context) => element(block.ordered ? 'ol' : 'ul', attributes(block, context), context.children),
   nav: (block, context) =>
-    holder('nav', block.label[context.language] ? { ariaLabel: block.label[context.language] } : {})(block, context),
+    element(
+      'nav',
+      attributes(block, context, block.label[context.language] ? { ariaLabel: block.label[context.language] } : {}),
+      block.follows ? pageLinks(context) : context.children,
+    ),
+  form: (block, context) =>
+    element('form', attributes(block, context, { method: 'post', action: context.addresses.form(block) }), context.children),
+  field,
   eyebrow: worded(() => 'p'),
   heading: worded((block) => `h${block.level}`),
   text: worded(() => 'p'),
+  quote: worded(() => 'blockquote'),
   item: worded(() => 'li'),
   button: worded(
     (block) => (block.link ? 'a' : 'button'),
-    (block, context) => (block.link ? linked(block, context) : { type: 'button' }),
+    (block, context) => (block.link ? linked(block, context) : { type: context.inForm ? 'submit' : 'button' }),
   ),
   link: worded<BlockOf<'link'>>(() => 'a', linked),
   divider: (block, context) => element('hr', attributes(block, context), []),

@@ -19,7 +19,7 @@ export function mockupBody(site: Site, page: Page, parts: MockupParts, windowHei
     language: site.language,
     editing: false,
     viewportUnit: 'property',
-    addresses: { picture: (picture) => parts.picture(picture), sources: false, link: () => '#' },
+    addresses: { picture: (picture) => parts.picture(picture), sources: false, link: () => '#', form: () => '#' },
   })
   const sections = render(site, page)
   const tokens = {

@@ -2,7 +2,7 @@ import type { Element, ElementContent } from 'hast'
 import type { Block, Page, Section, Site } from '#core/site/schema'
 import { isContainer, picturesById } from '#core/site/tree'
 import type { ViewportUnit } from '#core/style/css-values'
-import { type Addresses, renderBlock } from './blocks'
+import { type Addresses, type ListedPage, renderBlock } from './blocks'
 import { rulesOf } from './declarations'
 import { element } from './element'
 import { blockClasses, type BlockName, sectionClasses } from './names'
@@ -24,7 +24,11 @@ export type RenderedSection = { id: string; element: Element; rules: readonly Ru
 type Entry = { key: string; name: string; element: Element | undefined; rules: readonly Rule[]; own: number }
 
 /** Everything of a site, besides the block itself, that a printed block depends on. */
-type Shared = Pick<Site, 'breakpoints' | 'pictures' | 'guide'>
+type Shared = Pick<Site, 'breakpoints' | 'pictures' | 'guide'> & { listed: string }
+
+/** The pages that navigation lists. */
+export const listedPages = (site: Site): ListedPage[] =>
+  site.pages.filter((page) => !page.unlisted).map(({ id, name }) => ({ id, name }))
 
 /**
  * A renderer that remembers what it printed for each block object: after an edit, only the edited block and what
@@ -35,6 +39,7 @@ export function createRenderer(options: RenderOptions) {
   let shared: Shared | undefined
   let classes: { sections: Section[]; map: Map<string, string> } | undefined
   let pictures = new Map<string, Site['pictures'][number]>()
+  let pages: ListedPage[] = []
 
   /** Class names of the sections; worked out again only when sections come, go, move or change their names. */
   function classesOf(site: Site): Map<string, string> {
@@ -52,10 +57,10 @@ export function createRenderer(options: RenderOptions) {
     return classes.map
   }
 
-  function visit(block: Block, site: Site, names: Map<string, BlockName>, surround: Surround): Entry {
+  function visit(block: Block, site: Site, page: Page, names: Map<string, BlockName>, surround: Surround, inForm: boolean): Entry {
     // The key names what is inside as well: a block elsewhere in the section may have shifted those names.
     const { name, key: named } = names.get(block.id)!
-    const key = `${named}|${surround.key}`
+    const key = `${named}|${surround.key}|${inForm}`
     const known = memory.get(block)
     if (known?.key === key) return known
     const own = rulesOf(block, name, surround, site.breakpoints, options.viewportUnit)
@@ -66,7 +71,7 @@ export function createRenderer(options: RenderOptions) {
       const all = [...own]
       for (const child of block.children) {
         if (child.hidden) continue
-        const printed = visit(child, site, names, inner)
+        const printed = visit(child, site, page, names, inner, inForm || block.kind === 'form')
         if (!printed.element) continue
         children.push(printed.element)
         for (const one of printed.rules) all.push(one)
@@ -84,7 +89,10 @@ export function createRenderer(options: RenderOptions) {
       className,
       anchor: name,
       surround,
+      inForm,
       children,
+      pages,
+      page: page.id,
     })
     const entry: Entry = { key, name, element: rendered, rules, own: own.length }
     memory.set(block, entry)
@@ -92,10 +100,18 @@ export function createRenderer(options: RenderOptions) {
   }
 
   return function render(site: Site, page: Page): RenderedSection[] {
-    if (shared?.breakpoints !== site.breakpoints || shared.pictures !== site.pictures || shared.guide !== site.guide) {
+    // Navigation that follows the pages is printed anew when they change.
+    const listed = JSON.stringify(listedPages(site))
+    if (
+      shared?.breakpoints !== site.breakpoints ||
+      shared.pictures !== site.pictures ||
+      shared.guide !== site.guide ||
+      shared.listed !== listed
+    ) {
       memory = new WeakMap()
       pictures = picturesById(site)
-      shared = site
+      pages = listedPages(site)
+      shared = { breakpoints: site.breakpoints, pictures: site.pictures, guide: site.guide, listed }
       classes = undefined
     }
     const outer = pageSurround(site.breakpoints)
@@ -106,7 +122,7 @@ export function createRenderer(options: RenderOptions) {
       const known = memory.get(section)
       const name = map.get(section.id)!
       // A section is one object with all that it holds, so its own class is all that can have changed.
-      const entry = known?.name === name ? known : visit(section, site, blockClasses(section, name), outer)
+      const entry = known?.name === name ? known : visit(section, site, page, blockClasses(section, name), outer, false)
       printed.push({ id: section.id, element: entry.element!, rules: entry.rules })
     }
     return printed
@@ -124,6 +140,8 @@ export function sharedClass(block: Block): string {
       return block.type ?? 'eyebrow'
     case 'button':
       return `button-${block.look}`
+    case 'quote':
+      return block.type ?? 'quote'
     case 'text':
     case 'item':
     case 'link':

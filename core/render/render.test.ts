@@ -22,6 +22,7 @@ const options: RenderOptions = {
     picture: (picture, width) => `${picture.name}-${width}`,
     sources: true,
     link: (link) => ('href' in link ? link.href : `#${link.page}`),
+    form: (form) => form.sendTo ?? '#',
   },
 }
 const print = (site: Site, style: 'readable' | 'minified' = 'minified') =>
@@ -30,6 +31,7 @@ const print = (site: Site, style: 'readable' | 'minified' = 'minified') =>
     addresses: {
       picture: (picture, width) => `${picture.id}-${width}.webp`,
       page: pageFile,
+      form: (form) => form.sendTo ?? '#',
       stylesheet: 'style.css',
       font: (font) => font.name,
     },

@@ -65,6 +65,24 @@ function gridRules(breakpoints: readonly Breakpoint[]): Rule[] {
   })
 }
 
+/** Fields stand under their labels, as wide as what holds them, and at least 44 px high to be hit (WCAG 2.2, 2.5.5). */
+const fieldRules = (): Rule[] => [
+  rule('.field', [
+    ['display', 'grid'],
+    ['gap', '6px'],
+  ]),
+  rule('.field :is(input, textarea)', [
+    ['min-height', '48px'],
+    ['width', '100%'],
+    ['padding', '10px 14px'],
+    ['border', '1px solid color-mix(in srgb, currentcolor 55%, transparent)'],
+    ['border-radius', '4px'],
+    ['font', 'inherit'],
+    ['color', 'var(--ink)'],
+    ['background', 'var(--ground)'],
+  ]),
+]
+
 /** Custom properties of the style guide. */
 export function tokenDeclarations({ guide }: Site): Declaration[] {
   return [
@@ -123,6 +141,7 @@ export function sharedRules(site: Site, uses: Uses): Rule[] {
     ['color', 'inherit'],
     ['background', 'color-mix(in srgb, var(--accent) 40%, transparent)'],
   ])
+  if (hasClass('field')) rules.push(...fieldRules())
   if (hasClass('frame')) {
     rules.push(
       rule('.frame', [

@@ -1,7 +1,7 @@
 import type { Element, Root } from 'hast'
 import { format } from 'hast-util-format'
 import { toHtml } from 'hast-util-to-html'
-import type { Page, Picture, Site } from '#core/site/schema'
+import type { BlockOf, Page, Picture, Site } from '#core/site/schema'
 import { FAMILIES, type FontFile, fontFaceCss, fontFiles, needsSubset } from '#core/type/families'
 import type { Link } from '#core/site/link'
 import { element } from './element'
@@ -14,6 +14,7 @@ import { sharedRules, tokenDeclarations, usedTokens, withTokens } from './shared
 export type SiteAddresses = {
   picture: (picture: Picture, width: number | null) => string
   page: (page: Page) => string
+  form: (form: BlockOf<'form'>) => string
   stylesheet: string
   font: (file: FontFile) => string
 }
@@ -150,7 +151,7 @@ export function printSite(site: Site, options: PrintOptions): PrintedSite {
     language,
     editing: false,
     viewportUnit: 'unit',
-    addresses: { picture: addresses.picture, sources: true, link },
+    addresses: { picture: addresses.picture, sources: true, link, form: addresses.form },
   })
   const sheet = () => element('link', { rel: ['stylesheet'], href: addresses.stylesheet }, [])
   const printed = site.pages.map((page) => ({ page, sections: render(site, page) }))

@@ -1,4 +1,5 @@
 import { pixels, role, token } from '#core/style/values'
+import { EMPTY_PAGE_BRIEF, EMPTY_SITE_BRIEF } from './brief'
 import { FILE_FORMAT, FILE_VERSION, type Breakpoint, type Page, type Site } from './schema'
 import type { StyleGuide } from './style-guide'
 import type { MakeId } from './ids'
@@ -46,6 +47,7 @@ export const DEFAULT_GUIDE: StyleGuide = {
     type('heading-4', 'heading', 640, fluid(17, 19), 1.3),
     { ...type('lead', 'text', 400, fluid(18, 21), 1.5), lines: 'pretty' },
     type('body', 'text', 400, fluid(16, 17), 1.6),
+    { ...type('quote', 'text', 400, fluid(20, 26), 1.4, -0.005), lines: 'pretty' },
     type('small', 'text', 400, fluid(14, 15), 1.5),
     type('eyebrow', 'text', 600, fluid(14, 15), 1.4, 0.02),
     type('button', 'text', 600, fluid(16, 17), 1.2),
@@ -86,7 +88,7 @@ export const DEFAULT_GUIDE: StyleGuide = {
 
 /** An empty page. */
 export function newPage(makeId: MakeId, name: string, address: string): Page {
-  return { id: makeId(), name, address, title: {}, description: {}, sections: [] }
+  return { id: makeId(), name, address, title: {}, description: {}, brief: EMPTY_PAGE_BRIEF, sections: [] }
 }
 
 /** A new site with one empty page. */
@@ -101,5 +103,8 @@ export function newSite(name: string, makeId: MakeId): Site {
     guide: DEFAULT_GUIDE,
     pictures: [],
     pages: [newPage(makeId, 'Landing page', '')],
+    brief: EMPTY_SITE_BRIEF,
+    unplaced: [],
+    board: [],
   }
 }

@@ -2,12 +2,15 @@ import { z } from 'zod'
 import { type FieldsOf, fields } from '#core/blocks/kinds'
 import { styleSchema, type Style } from '#core/style/registry'
 import { idSchema } from './ids'
-import { BLOCK_KINDS, type BlockKind, type ContainerKind, type WordKind } from './kinds'
+import { boardCardSchema } from './board'
+import { pageBriefSchema, siteBriefSchema } from './brief'
+import { BLOCK_KINDS, type BlockKind, CONTAINER_KINDS, type ContainerKind, type WordKind } from './kinds'
+import { unplacedSchema } from './passage'
 import { styleGuideSchema } from './style-guide'
 
 export const FILE_FORMAT = 'yarrowfinch-site'
 /** Version of the file format. A file with a higher one is refused by name; see `upgrade.ts` for lower ones. */
-export const FILE_VERSION = 1
+export const FILE_VERSION = 2
 
 interface Holding {
   children: Block[]
@@ -28,7 +31,7 @@ const common = {
   hidden: z.boolean().optional(),
   style: styleSchema,
 }
-const containers: readonly BlockKind[] = ['section', 'group', 'list', 'nav']
+const containers: readonly BlockKind[] = CONTAINER_KINDS
 
 const kindSchema = (kind: BlockKind) =>
   z.strictObject({
@@ -78,6 +81,9 @@ export const pageSchema = z.strictObject({
   address: addressSchema,
   title: z.record(z.string(), z.string().max(200)),
   description: z.record(z.string(), z.string().max(500)),
+  /** True for a page that navigation blocks leave out, as a confirmation. */
+  unlisted: z.boolean().optional(),
+  brief: pageBriefSchema,
   sections: z.array(sectionSchema).max(200),
 })
 export type Page = z.infer<typeof pageSchema>
@@ -105,5 +111,10 @@ export const siteSchema = z.strictObject({
   guide: styleGuideSchema,
   pictures: z.array(pictureSchema).max(2000),
   pages: z.array(pageSchema).min(1).max(200),
+  brief: siteBriefSchema,
+  /** Words of the copy deck that stand on no page, in the order of the deck. */
+  unplaced: z.array(unplacedSchema).max(5000),
+  /** The references board. */
+  board: z.array(boardCardSchema).max(500),
 })
 export type Site = z.infer<typeof siteSchema>

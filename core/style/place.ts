@@ -3,7 +3,7 @@ import { lengthToCss } from './css-values'
 import { type Declaration, property, type Setting } from './property'
 import { type Length, lengthSchema } from './values'
 
-const HOLDERS = ['section', 'group', 'list', 'nav'] as const
+const HOLDERS = ['section', 'group', 'list', 'nav', 'form'] as const
 const edges = z.enum(['start', 'center', 'end', 'stretch'])
 const flexEdge = (value: string) => (value === 'start' || value === 'end' ? `flex-${value}` : value)
 
@@ -24,7 +24,7 @@ export const place = {
     label: 'Own columns',
     column: 'place',
     schema: z.int().min(1).max(12),
-    applies: ['section', 'group', 'list'],
+    applies: ['section', 'group', 'list', 'form'],
     css: () => [],
   }),
   span: property({
@@ -237,7 +237,22 @@ export const place = {
     label: 'Padding sides',
     column: 'place',
     schema: lengthSchema,
-    applies: ['group', 'list', 'nav', 'item', 'link', 'button', 'text', 'heading', 'eyebrow', 'icon', 'picture'],
+    applies: [
+      'group',
+      'list',
+      'nav',
+      'form',
+      'field',
+      'item',
+      'link',
+      'button',
+      'text',
+      'quote',
+      'heading',
+      'eyebrow',
+      'icon',
+      'picture',
+    ],
     css: length('padding-inline'),
   }),
 }

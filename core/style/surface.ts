@@ -16,6 +16,9 @@ const BOXES = [
   'eyebrow',
   'picture',
   'icon',
+  'quote',
+  'form',
+  'field',
 ] as const
 
 const gradientSchema = z.strictObject({
@@ -30,7 +33,22 @@ export const surface = {
     label: 'Ink',
     column: 'surface',
     schema: colourSchema,
-    applies: ['section', 'group', 'eyebrow', 'heading', 'text', 'button', 'icon', 'list', 'item', 'nav', 'link'],
+    applies: [
+      'section',
+      'group',
+      'form',
+      'field',
+      'eyebrow',
+      'heading',
+      'text',
+      'quote',
+      'button',
+      'icon',
+      'list',
+      'item',
+      'nav',
+      'link',
+    ],
     onHover: true,
     css: (value) => [['color', colourToCss(value)]],
   }),

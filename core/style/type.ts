@@ -3,8 +3,22 @@ import { lengthToCss } from './css-values'
 import { property } from './property'
 import { lengthSchema, nameSchema } from './values'
 
-const WORDY = ['eyebrow', 'heading', 'text', 'button', 'list', 'item', 'nav', 'link', 'section', 'group'] as const
-const SET = ['eyebrow', 'heading', 'text', 'button', 'list', 'item', 'nav', 'link'] as const
+const WORDY = [
+  'eyebrow',
+  'heading',
+  'text',
+  'quote',
+  'button',
+  'list',
+  'item',
+  'nav',
+  'link',
+  'section',
+  'group',
+  'form',
+  'field',
+] as const
+const SET = ['eyebrow', 'heading', 'text', 'quote', 'button', 'list', 'item', 'nav', 'link', 'field'] as const
 
 /** How words are set. What a block leaves open comes from its type role. */
 export const type = {

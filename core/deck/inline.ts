@@ -1,0 +1,63 @@
+import type { PhrasingContent } from 'mdast'
+import { fromMarked, type MarkedText, type MarkValue } from '#core/site/words-marks'
+import { hrefSchema, type Span } from '#core/site/words'
+
+const html = (value: string): PhrasingContent => ({ type: 'html', value })
+
+/** Spans as Markdown's inline content. A highlight, for which Markdown has no sign, is written as `<mark>`. */
+export function toPhrasing(spans: readonly Span[]): PhrasingContent[] {
+  return spans.flatMap((span): PhrasingContent[] => {
+    if (typeof span === 'string') return span === '' ? [] : [{ type: 'text', value: span.replace(/\s*\n\s*/g, ' ') }]
+    switch (span.kind) {
+      case 'break':
+        return [{ type: 'break' }]
+      case 'link':
+        return [{ type: 'link', url: span.href, children: toPhrasing(span.children) }]
+      case 'emphasis':
+        return [{ type: 'emphasis', children: toPhrasing(span.children) }]
+      case 'strong':
+        return [{ type: 'strong', children: toPhrasing(span.children) }]
+      case 'struck':
+        return [{ type: 'delete', children: toPhrasing(span.children) }]
+      case 'highlight':
+        return [html('<mark>'), ...toPhrasing(span.children), html('</mark>')]
+    }
+  })
+}
+
+function flatten(nodes: readonly PhrasingContent[], marks: readonly MarkValue[]): MarkedText[] {
+  let highlighted = false
+  return nodes.flatMap((node): MarkedText[] => {
+    const here: readonly MarkValue[] = highlighted ? [...marks, { kind: 'highlight' }] : marks
+    switch (node.type) {
+      case 'text':
+        return [{ text: node.value.replace(/\s*\n\s*/g, ' '), marks: here }]
+      case 'break':
+        return [{ break: true, marks: here }]
+      case 'emphasis':
+        return flatten(node.children, [...here, { kind: 'emphasis' }])
+      case 'strong':
+        return flatten(node.children, [...here, { kind: 'strong' }])
+      case 'delete':
+        return flatten(node.children, [...here, { kind: 'struck' }])
+      case 'link':
+        // A link that may not be followed keeps its words.
+        return flatten(node.children, hrefSchema.safeParse(node.url).success ? [...here, { kind: 'link', href: node.url }] : here)
+      case 'inlineCode':
+        return [{ text: node.value, marks: here }]
+      case 'image':
+        return node.alt ? [{ text: node.alt, marks: here }] : []
+      case 'html':
+        if (/^<mark>$/i.test(node.value)) highlighted = true
+        else if (/^<\/mark>$/i.test(node.value)) highlighted = false
+        return []
+      default:
+        return []
+    }
+  })
+}
+
+/** Markdown's inline content as spans. Pictures give their alternative text; other HTML is left out. */
+export function fromPhrasing(nodes: readonly PhrasingContent[]): Span[] {
+  return fromMarked(flatten(nodes, []))
+}

@@ -1,0 +1,95 @@
+import type { PhrasingContent } from 'mdast'
+import { gfmStrikethroughToMarkdown } from 'mdast-util-gfm-strikethrough'
+import { type Options, toMarkdown } from 'mdast-util-to-markdown'
+import type { Span } from '#core/site/words'
+import { toPhrasing } from './inline'
+import type { DeckLinks } from './links'
+import type { Deck, Passage } from './passage'
+
+const options: Options = { extensions: [gfmStrikethroughToMarkdown()], emphasis: '*', strong: '*' }
+
+const memory = new WeakMap<readonly Span[], string>()
+
+/** The words of a passage as one line of Markdown, or two where they break. */
+function inline(words: readonly Span[], wrap?: (nodes: PhrasingContent[]) => PhrasingContent): string {
+  const print = () => {
+    const nodes = toPhrasing(words)
+    return toMarkdown({ type: 'paragraph', children: wrap ? [wrap(nodes)] : nodes }, options).trimEnd()
+  }
+  if (wrap) return print()
+  let text = memory.get(words)
+  if (text === undefined) {
+    text = print()
+    if (Object.isFrozen(words)) memory.set(words, text)
+  }
+  return text
+}
+
+const oneLine = (text: string) => text.replace(/\\?\n/g, ' ')
+
+/** A passage as Markdown by the conventions of the deck, without what stands around it. */
+export function passageMarkdown({ role, entry, words, link }: Passage, links: DeckLinks): string {
+  const asLink = () => oneLine(inline(words, (children) => ({ type: 'link', url: links.write(link), children }) as PhrasingContent))
+  switch (role) {
+    case 'eyebrow':
+      return inline(words, (children) => ({ type: 'emphasis', children }) as PhrasingContent)
+    case 'heading':
+      return `${entry > 0 ? '####' : '###'} ${oneLine(inline(words))}`
+    case 'item':
+      return `- ${inline(words).replace(/\n/g, '\n  ')}`
+    case 'link':
+      return `- ${asLink()}`
+    case 'label':
+      return `- [ ] ${oneLine(inline(words))}`
+    case 'call':
+      return asLink()
+    case 'quote':
+      return inline(words)
+        .split('\n')
+        .map((line) => `> ${line}`)
+        .join('\n')
+    case 'source':
+      return `> — ${oneLine(inline(words))}`
+    case 'price':
+      return `| ${oneLine(inline(words))} |`
+    case 'term':
+      return `|  | ${oneLine(inline(words))} |`
+    case 'text':
+      return inline(words)
+  }
+}
+
+const LISTED = new Set(['item', 'link', 'label'])
+
+/** A deck as text, and the line (from 0) on which each of its passages begins. */
+export type PrintedDeck<P extends Passage> = { text: string; lines: { passage: P; line: number }[] }
+
+/** Prints a deck as Markdown: pages at the first level, sections at the second, their words below. */
+export function printDeck<P extends Passage>(deck: Deck<P>, links: DeckLinks): PrintedDeck<P> {
+  const out: string[] = []
+  const lines: PrintedDeck<P>['lines'] = []
+  const block = (text: string) => {
+    if (out.length > 0) out.push('')
+    out.push(...text.split('\n'))
+  }
+  for (const page of deck.pages) {
+    block(`# ${page.name}`)
+    for (const section of page.sections) {
+      if (section.name !== '') block(`## ${section.name}`)
+      let before: P | undefined
+      for (const passage of section.passages) {
+        const text = passageMarkdown(passage, links)
+        if (passage.entry === 0 && (before?.entry ?? 0) > 0) block('---')
+        const joins = before?.entry === passage.entry
+        const listed = joins && before && LISTED.has(before.role) && LISTED.has(passage.role)
+        if (listed) out.push(...text.split('\n'))
+        else if (joins && before?.role === 'quote' && passage.role === 'source') out.push('>', text)
+        else if (joins && before?.role === 'price' && passage.role === 'term') out[out.length - 1] += text.slice(3)
+        else block(text)
+        lines.push({ passage, line: out.length - text.split('\n').length })
+        before = passage
+      }
+    }
+  }
+  return { text: out.length === 0 ? '' : `${out.join('\n')}\n`, lines }
+}

@@ -1,0 +1,185 @@
+import type { ListEdit } from '#core/edits/list'
+import type { Edit } from '#core/edits/index'
+import type { MakeId } from '#core/site/ids'
+import type { Role, Unplaced } from '#core/site/passage'
+import type { Section, Site } from '#core/site/schema'
+import type { Span } from '#core/site/words'
+import { align, type Step } from './align'
+import { deckOf } from './deck'
+import type { DeckLinks } from './links'
+import type { Deck, DeckPage, DeckSection, HeldPassage, Passage } from './passage'
+import { passageMarkdown } from './print'
+import { slotsOf } from './slots'
+
+/** What becomes of words that the site has and the new text has not: they go, or they are kept unplaced. */
+type Missing = 'go' | 'keep'
+
+export type ReconcileOptions = {
+  language: string
+  links: DeckLinks
+  makeId: MakeId
+  missing: Missing
+  /** The page that words above every page heading belong to. */
+  home: string
+}
+
+/** Names are compared without regard to case, spaces and signs. */
+export const sameName = (a: string, b: string): boolean => plain(a) === plain(b)
+const plain = (name: string) => name.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '')
+
+/** The page of the site that a page of the deck is: by its name, or by its address. */
+export function pageFor(site: Site, name: string, home: string): Site['pages'][number] | undefined {
+  if (name === '') return site.pages.find((one) => one.id === home)
+  return site.pages.find((one) => sameName(one.name, name)) ?? site.pages.find((one) => sameName(one.address, name))
+}
+
+/** Words of a passage as a slot of another role takes them: what the old role said by its form is kept as a mark. */
+export function wordsAs(role: Role, { role: was, words, link }: Passage): readonly Span[] {
+  if (was === role) return words
+  if (was === 'eyebrow' && role === 'text') return [{ kind: 'emphasis', children: [...words] }]
+  if ((was === 'call' || was === 'link') && role !== 'call' && role !== 'link' && link && 'href' in link)
+    return [{ kind: 'link', href: link.href, children: [...words] }]
+  return words
+}
+
+const takesLink = (role: Role) => role === 'call' || role === 'link'
+
+/** Edits that bring the words of a site from its own deck to a new one. Pages and sections that it does not name stay. */
+export function reconcile(site: Site, deck: Deck, options: ReconcileOptions): Edit[] {
+  const edits: Edit[] = []
+  /** Words that are to be unplaced, each before the unplaced words that follow them in the deck. */
+  const put: { item: Unplaced; before?: string }[] = []
+  const drop: string[] = []
+  const { language, links, makeId } = options
+  const key = (passage: Passage) => passageMarkdown({ ...passage, entry: 0 }, links)
+  const now = deckOf(site, language)
+
+  const keepUnplaced = (passage: Passage, page: DeckPage, section: DeckSection, before?: string) => {
+    const held = 'unplaced' in passage ? site.unplaced.find((one) => one.id === passage.unplaced) : undefined
+    const item: Unplaced = {
+      id: held?.id ?? makeId(),
+      ...(page.page === undefined ? {} : { page: page.page }),
+      pageName: page.name,
+      ...(section.section === undefined ? {} : { section: section.section }),
+      sectionName: section.name,
+      role: passage.role,
+      entry: passage.entry,
+      words: { ...held?.words, [language]: [...passage.words] },
+      ...(passage.link ? { link: passage.link } : {}),
+    }
+    put.push(before === undefined ? { item } : { item, before })
+  }
+
+  function setWords(old: HeldPassage, next: Passage, page: DeckPage, section: DeckSection) {
+    if ('unplaced' in old) return keepUnplaced({ ...next, unplaced: old.unplaced } as Passage, page, section)
+    edits.push({ kind: 'words', block: old.block, words: { [language]: [...wordsAs(old.role, next)] } })
+    if (takesLink(old.role) && takesLink(next.role) && links.write(old.link) !== links.write(next.link))
+      edits.push({ kind: 'field', block: old.block, field: 'link', value: (next.link ?? null) as never })
+  }
+
+  function sections(old: DeckSection<HeldPassage>, next: DeckSection, page: DeckPage) {
+    const home = site.pages.find((one) => one.id === page.page)?.sections.find((one) => one.id === old.section)
+    const oldKeys = new Map(old.passages.map((one) => [one, key(one)]))
+    const nextKeys = new Map(next.passages.map((one) => [one, key(one)]))
+    // While a deck is typed, a line that becomes a heading stays in its slot; an imported one finds its own.
+    const otherRole = options.missing === 'go' ? 1.6 : 2
+    const cost = (a: HeldPassage, b: Passage) => (oldKeys.get(a) === nextKeys.get(b) ? 0 : a.role === b.role ? 1 : otherRole)
+    const steps = align(old.passages, next.passages, cost, 0.9)
+    const taken = new Set<string>()
+    steps.forEach(({ from, to }, i) => {
+      const before = from === undefined ? undefined : old.passages[from]!
+      const after = to === undefined ? undefined : next.passages[to]!
+      if (before && after) {
+        if (oldKeys.get(before) !== nextKeys.get(after)) setWords(before, after, page, old)
+      } else if (before) missing(before, page, old)
+      else if (after) {
+        const slot = home && emptySlot(home, after, old, steps, i, taken)
+        if (slot) setWords({ ...after, block: slot } as HeldPassage, after, page, old)
+        else keepUnplaced(after, page, old, unplacedAfter(old, steps, i))
+      }
+    })
+  }
+
+  function missing(before: HeldPassage, page: DeckPage, section: DeckSection) {
+    if ('unplaced' in before) {
+      if (options.missing === 'go') drop.push(before.unplaced)
+      return
+    }
+    edits.push({ kind: 'words', block: before.block, words: { [language]: [] } })
+    if (options.missing === 'keep') keepUnplaced({ ...before }, page, section)
+  }
+
+  /** The id of an empty slot for new words: one of their role that stands between their neighbours, else anywhere in the section. */
+  function emptySlot(
+    home: Section,
+    passage: Passage,
+    old: DeckSection<HeldPassage>,
+    steps: readonly Step[],
+    at: number,
+    taken: Set<string>,
+  ): string | undefined {
+    const slots = slotsOf(home)
+    const indexOf = (step: Step | undefined): number => {
+      const held = step?.from === undefined ? undefined : old.passages[step.from]
+      return held && 'block' in held ? slots.findIndex((one) => one.block.id === held.block) : -1
+    }
+    const before = steps
+      .slice(0, at)
+      .map(indexOf)
+      .filter((one) => one >= 0)
+    const after = steps
+      .slice(at)
+      .map(indexOf)
+      .filter((one) => one >= 0)
+    const low = before.at(-1) ?? -1
+    const high = after[0] ?? slots.length
+    const free = (from: number, to: number) =>
+      slots.find(
+        ({ block, role }, i) =>
+          i > from && i < to && role === passage.role && !taken.has(block.id) && (block.words[language] ?? []).length === 0,
+      )
+    const found = free(low, high)
+    if (found) taken.add(found.block.id)
+    return found?.block.id
+  }
+
+  /** The next unplaced words of the section that stay. */
+  function unplacedAfter(old: DeckSection<HeldPassage>, steps: readonly Step[], at: number): string | undefined {
+    for (const { from, to } of steps.slice(at)) {
+      const held = from === undefined || to === undefined ? undefined : old.passages[from]!
+      if (held && 'unplaced' in held) return held.unplaced
+    }
+    return undefined
+  }
+
+  for (const page of deck.pages) {
+    const known = pageFor(site, page.name, options.home)
+    const old = now.pages.find((one) => (known ? one.page === known.id : one.page === undefined && sameName(one.name, page.name)))
+    const target: DeckPage = known ? { name: known.name, page: known.id, sections: [] } : { name: page.name, sections: [] }
+    const oldSections = old?.sections ?? []
+    // A section of another name in the place of one that is gone was renamed; one without its like is new.
+    const steps = align(oldSections, page.sections, (a, b) => (sameName(a.name, b.name) ? 0 : 1.5), 1)
+    for (const { from, to } of steps) {
+      const next = to === undefined ? undefined : page.sections[to]!
+      if (!next) continue
+      const before = from === undefined ? undefined : oldSections[from]!
+      if (before?.section && !sameName(before.name, next.name) && next.name !== '')
+        edits.push({ kind: 'field', block: before.section, field: 'name', value: next.name.slice(0, 80) })
+      sections(before?.section ? before : { name: next.name, passages: before?.passages ?? [] }, next, target)
+    }
+  }
+  if (put.length > 0 || drop.length > 0) edits.push(inOrder(site, put, drop))
+  return edits
+}
+
+/** The edit of the unplaced words, each new one at the index that its follower has by then. */
+function inOrder(site: Site, put: readonly { item: Unplaced; before?: string }[], drop: string[]): ListEdit {
+  const list = site.unplaced.map((one) => one.id).filter((id) => !drop.includes(id))
+  const placed = put.map(({ item, before }) => {
+    if (list.includes(item.id)) return { item }
+    const at = before === undefined ? list.length : list.indexOf(before)
+    list.splice(at, 0, item.id)
+    return { at, item }
+  })
+  return { kind: 'list', list: 'unplaced', drop, put: placed }
+}

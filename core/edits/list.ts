@@ -1,0 +1,65 @@
+import { produce } from 'immer'
+import { z } from 'zod'
+import { boardCardSchema } from '#core/site/board'
+import { idSchema } from '#core/site/ids'
+import { unplacedSchema } from '#core/site/passage'
+import type { Site } from '#core/site/schema'
+import { EditError, type EditKind } from './edit'
+import type { Edit } from './index'
+
+const items = { unplaced: unplacedSchema, board: boardCardSchema }
+type List = keyof typeof items
+
+const change = <L extends List>(list: L) =>
+  z.strictObject({
+    kind: z.literal('list'),
+    list: z.literal(list),
+    /** Ids of items to take out. */
+    drop: z.array(idSchema).max(5000),
+    /** Items to put in: in the place of the one with the same id, else at an index, else last. */
+    put: z.array(z.strictObject({ at: z.int().min(0).optional(), item: items[list] })).max(5000),
+  })
+
+const schema = z.discriminatedUnion('list', [change('unplaced'), change('board')])
+export type ListEdit = z.infer<typeof schema>
+
+const names: Record<List, string> = { unplaced: 'unplaced words', board: 'references' }
+
+/** Puts items into one of the site's lists and takes others out, so that two tabs may change different ones. */
+export const listEdit: EditKind<ListEdit, Edit> = {
+  kind: 'list',
+  schema,
+  label: (edit) => names[edit.list],
+  apply(site, edit) {
+    const before = site[edit.list] as readonly { id: string }[]
+    const places = new Map(before.map((item, index) => [item.id, index]))
+    for (const id of edit.drop) if (!places.has(id)) throw new EditError(`“${id}” is no longer among the ${names[edit.list]}.`)
+    const dropped = new Set(edit.drop)
+    const list = before.filter((item) => !dropped.has(item.id))
+    const added: string[] = []
+    const back: { at?: number; item: { id: string } }[] = []
+    for (const { at, item } of edit.put) {
+      const index = list.findIndex((one) => one.id === item.id)
+      if (index >= 0) {
+        back.push({ item: list[index]! })
+        list[index] = item
+        continue
+      }
+      if (dropped.has(item.id)) throw new EditError(`“${item.id}” is taken out and put in at once.`)
+      list.splice(Math.min(at ?? list.length, list.length), 0, item)
+      added.push(item.id)
+    }
+    const lost = edit.drop.map((id) => ({ at: places.get(id)!, item: before[places.get(id)!]! }))
+    lost.sort((a, b) => a.at - b.at)
+    const next = produce(site, (draft) => void ((draft as Record<List, unknown>)[edit.list] = list))
+    return { site: next, inverse: { kind: 'list', list: edit.list, drop: added, put: [...back, ...lost] } as ListEdit }
+  },
+}
+
+/** The edit that changes the unplaced words. */
+export const unplacedList = (put: Site['unplaced'], drop: string[] = []): ListEdit => ({
+  kind: 'list',
+  list: 'unplaced',
+  drop,
+  put: put.map((item) => ({ item })),
+})

@@ -1,0 +1,40 @@
+import { z } from 'zod'
+import { idSchema } from './ids'
+import { linkSchema } from './link'
+import type { WordBlock } from './schema'
+import { wordsSchema } from './words'
+
+/** What a passage, a stretch of words in the copy deck, is: the kind of slot that it is meant for. */
+export const ROLES = ['eyebrow', 'heading', 'text', 'item', 'call', 'link', 'quote', 'source', 'price', 'term', 'label'] as const
+export type Role = (typeof ROLES)[number]
+
+/** The role of the words that a block takes. */
+export function roleOf(block: WordBlock): Role {
+  switch (block.kind) {
+    case 'text':
+      return block.part ?? 'text'
+    case 'button':
+      return 'call'
+    case 'field':
+      return 'label'
+    default:
+      return block.kind
+  }
+}
+
+/** Words that stand on no page. They belong to a page and a section, by id while those exist and by name when not. */
+export const unplacedSchema = z.strictObject({
+  id: idSchema,
+  page: idSchema.optional(),
+  pageName: z.string().max(120),
+  section: idSchema.optional(),
+  sectionName: z.string().max(120),
+  /** The block that had these words last. */
+  from: idSchema.optional(),
+  role: z.enum(ROLES),
+  /** Which of the section's entries (cards, plans, questions …) the words belong to, from 1; 0 for none of them. */
+  entry: z.int().min(0).max(400),
+  words: wordsSchema,
+  link: linkSchema.optional(),
+})
+export type Unplaced = z.infer<typeof unplacedSchema>
