@@ -38,7 +38,11 @@ const typeRole = { type: nameSchema.optional() }
 /** What each kind of block carries besides its id, name, style and children. */
 export const fields = {
   section: z.strictObject({ job: z.enum(JOBS) }),
-  group: z.strictObject({ element: z.enum(['div', 'article', 'aside']).optional() }),
+  group: z.strictObject({
+    element: z.enum(['div', 'article', 'aside']).optional(),
+    /** True for one of the entries of its section: a card, a plan, a question with its answer. */
+    entry: z.literal(true).optional(),
+  }),
   eyebrow: z.strictObject({ ...words, ...typeRole }),
   heading: z.strictObject({ ...words, ...typeRole, level: z.int().min(1).max(6) }),
   text: z.strictObject({

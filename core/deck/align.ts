@@ -32,10 +32,11 @@ export function align<A, B>(from: readonly A[], to: readonly B[], cost: (a: A, b
   let j = m
   while (i > 0 || j > 0) {
     const here = best[i * width + j]!
-    const change = i > 0 && j > 0 ? best[(i - 1) * width + j - 1]! + cost(from[start + i - 1]!, to[start + j - 1]!) : Infinity
-    if (i > 0 && j > 0 && Math.abs(change - here) < 1e-9) middle.push({ from: start + --i, to: start + --j })
-    else if (i > 0 && Math.abs(best[(i - 1) * width + j]! + gap - here) < 1e-9) middle.push({ from: start + --i })
-    else middle.push({ to: start + --j })
+    const near = (value: number) => Math.abs(value - here) < 1e-9
+    // Of ways that cost the same, the one that changes what comes first and adds or takes out what comes last.
+    if (j > 0 && near(best[i * width + j - 1]! + gap)) middle.push({ to: start + --j })
+    else if (i > 0 && near(best[(i - 1) * width + j]! + gap)) middle.push({ from: start + --i })
+    else middle.push({ from: start + --i, to: start + --j })
   }
   const same = (offset: number, other: number, count: number): Step[] =>
     Array.from({ length: count }, (_, k) => ({ from: offset + k, to: other + k }))

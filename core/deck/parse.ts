@@ -4,9 +4,10 @@ import { gfmStrikethroughFromMarkdown } from 'mdast-util-gfm-strikethrough'
 import { gfmStrikethrough } from 'micromark-extension-gfm-strikethrough'
 import type { Role } from '#core/site/passage'
 import { plainText, type Span } from '#core/site/words'
+import { entryNumbers, type Seen } from './entries'
 import { fromPhrasing } from './inline'
 import type { DeckLinks } from './links'
-import type { Deck, DeckPage, DeckSection, Passage } from './passage'
+import type { Deck, DeckPage, DeckSection } from './passage'
 
 /** Most that a deck may weigh, characters. */
 export const MAX_DECK = 1_000_000
@@ -19,17 +20,30 @@ function linksOnly(nodes: readonly PhrasingContent[]): LinkNode[] | undefined {
   return rest.length > 0 && rest.every((node) => node.type === 'link') ? rest : undefined
 }
 
-/** The cells of a line that stands between bars, as a row of a table; `undefined` for one that does not. */
+/** The cells of a line that stands between bars, as a row of a table, in Markdown; `undefined` for one that does not. */
 function cellsOf(line: string): string[] | undefined {
   const trimmed = line.trim()
-  if (trimmed.length < 3 || !trimmed.startsWith('|') || !trimmed.endsWith('|')) return undefined
+  if (trimmed.length < 3 || !trimmed.startsWith('|') || !/[^\\]\|$/.test(trimmed)) return undefined
   return trimmed
     .slice(1, -1)
-    .split('|')
+    .split(/(?<!\\)\|/)
     .map((cell) => cell.trim())
 }
 
-const SOURCE = /^(—|–|--)\s*/
+/** A tree of Markdown. */
+const treeOf = (text: string) =>
+  fromMarkdown(text, {
+    extensions: [gfmStrikethrough({ singleTilde: false })],
+    mdastExtensions: [gfmStrikethroughFromMarkdown()],
+  })
+
+/** The words of a cell. */
+function wordsOf(cell: string): Span[] {
+  const [first] = treeOf(cell).children
+  return first?.type === 'paragraph' ? fromPhrasing(first.children) : cell === '' ? [] : [cell]
+}
+
+const SOURCE = /^(—|–|--)\s+/
 
 /** The rest of a paragraph after its last line break: the line that may name a quote's source. */
 function lastLine(nodes: readonly PhrasingContent[]): { before: PhrasingContent[]; line: PhrasingContent[] } {
@@ -47,65 +61,61 @@ function lastLine(nodes: readonly PhrasingContent[]): { before: PhrasingContent[
 }
 
 /** Reads the blocks of a deck one after the other. */
-function reader(links: DeckLinks) {
+function reader(text: string, links: DeckLinks) {
   const pages: DeckPage[] = []
   let page: DeckPage | undefined
   let section: DeckSection | undefined
-  let entry = 0
-  let entries = 0
-  // An eyebrow directly over a heading belongs to the entry that the heading begins.
-  let waiting: Passage | undefined
+  // What is known of the section's passages until it is whole and their entries can be told.
+  let seen: Seen[] = []
+  let sign: Seen['sign']
 
+  const closeSection = () => {
+    const numbers = entryNumbers(seen)
+    section?.passages.forEach((passage, i) => (passage.entry = numbers[i]!))
+    seen = []
+    sign = undefined
+  }
   const openPage = (name: string) => {
+    closeSection()
     pages.push((page = { name, sections: [] }))
     section = undefined
   }
   const openSection = (name: string) => {
     if (!page) openPage('')
+    closeSection()
     page!.sections.push((section = { name, passages: [] }))
-    entry = 0
-    entries = 0
   }
-  const add = (role: Role, words: Span[], link?: ReturnType<DeckLinks['read']>) => {
+  const add = (role: Role, words: Span[], link?: ReturnType<DeckLinks['read']>, deep = false) => {
     if (plainText(words).trim() === '') return
     if (!section) openSection('')
-    const passage: Passage = link ? { role, entry, words, link } : { role, entry, words }
-    section!.passages.push(passage)
-    waiting = role === 'eyebrow' ? passage : undefined
-  }
-  const beginEntry = () => {
-    entry = ++entries
-    if (waiting) waiting.entry = entry
+    section!.passages.push(link ? { role, entry: 0, words, link } : { role, entry: 0, words })
+    seen.push(sign ? { role, deep, sign } : { role, deep })
+    sign = undefined
   }
 
   function heading({ depth, children }: Heading) {
     const words = fromPhrasing(children)
     if (depth === 1) return openPage(plainText(words).trim().slice(0, 120))
     if (depth === 2) return openSection(plainText(words).trim().slice(0, 120))
-    if (depth > 3) beginEntry()
-    add('heading', words)
+    add('heading', words, undefined, depth > 3)
   }
-  function rows(lines: string[]) {
-    const cells = lines.map(cellsOf) as string[][]
-    const separator = cells.findIndex((row) => row.every((cell) => /^:?-+:?$/.test(cell)))
+  function rows(cells: string[][]) {
+    const separator = cells.findIndex((row) => row.length > 1 && row.every((cell) => /^:?-+:?$/.test(cell)))
     for (const [name = '', ...rest] of cells.slice(separator + 1)) {
       // A row of three names a plan; one of two belongs to the heading above it.
       const [price = '', term = ''] = rest.length >= 2 ? rest : [name, ...rest]
-      if (rest.length >= 2) {
-        beginEntry()
-        add('heading', [name])
-      }
-      add('price', price === '' ? [] : [price])
-      add('term', term === '' ? [] : [term])
+      if (rest.length >= 2) add('heading', wordsOf(name), undefined, true)
+      add('price', wordsOf(price))
+      add('term', wordsOf(term))
     }
   }
-  function paragraph({ children }: Paragraph) {
+  function paragraph({ children, position }: Paragraph) {
     const [first] = children
+    const cells = text.slice(position!.start.offset, position!.end.offset).split('\n').map(cellsOf)
+    if (cells.every((row) => row !== undefined)) return rows(cells)
     const only = linksOnly(children)
     if (only) for (const one of only) add('call', fromPhrasing(one.children), links.read(one.url))
     else if (children.length === 1 && first!.type === 'emphasis') add('eyebrow', fromPhrasing(first!.children))
-    else if (first!.type === 'text' && children.length === 1 && first!.value.split('\n').every(cellsOf))
-      rows(first!.value.split('\n'))
     else add('text', fromPhrasing(children))
   }
   function quote({ children }: Blockquote) {
@@ -113,10 +123,8 @@ function reader(links: DeckLinks) {
     const last = paragraphs.at(-1)
     if (!last) return
     const { before, line } = lastLine(last.children)
-    const named = SOURCE.test(plainText(fromPhrasing(line)))
-    const held = section?.passages.filter((one) => one.entry === entry) ?? []
-    const alone = paragraphs.length === 1 && named && before.length === 0
-    if (!alone && (entry === 0 || held.some((one) => one.role === 'quote'))) beginEntry()
+    // A dash on the only line of a quote is the quote's own.
+    const named = (paragraphs.length > 1 || before.length > 0) && SOURCE.test(plainText(fromPhrasing(line)))
     const bodies = [...paragraphs.slice(0, -1).map((one) => one.children), named ? before : last.children]
     const words = bodies.filter((body) => body.length > 0).map(fromPhrasing)
     add(
@@ -154,8 +162,8 @@ function reader(links: DeckLinks) {
       case 'list':
         return list(node)
       case 'thematicBreak':
-        entry = 0
-        waiting = undefined
+        // Stars begin the next entry; hyphens go back to the section's own words.
+        sign = text[node.position!.start.offset!] === '*' ? 'next' : 'own'
         return
       case 'code':
         return add('text', [node.value.replace(/\s*\n\s*/g, ' ')])
@@ -163,16 +171,17 @@ function reader(links: DeckLinks) {
         return
     }
   }
-  return { block, deck: (): Deck => ({ pages }) }
+  const deck = (): Deck => {
+    closeSection()
+    return { pages }
+  }
+  return { block, deck }
 }
 
 /** Reads Markdown as a copy deck. Every text is some deck: what has no heading above it has no page or section. */
 export function parseDeck(text: string, links: DeckLinks): Deck {
-  const tree = fromMarkdown(text, {
-    extensions: [gfmStrikethrough({ singleTilde: false })],
-    mdastExtensions: [gfmStrikethroughFromMarkdown()],
-  })
-  const { block, deck } = reader(links)
+  const tree = treeOf(text)
+  const { block, deck } = reader(text, links)
   for (const node of tree.children) block(node)
   return deck()
 }

@@ -2,6 +2,7 @@ import type { PhrasingContent } from 'mdast'
 import { gfmStrikethroughToMarkdown } from 'mdast-util-gfm-strikethrough'
 import { type Options, toMarkdown } from 'mdast-util-to-markdown'
 import type { Span } from '#core/site/words'
+import { signsFor } from './entries'
 import { toPhrasing } from './inline'
 import type { DeckLinks } from './links'
 import type { Deck, Passage } from './passage'
@@ -25,7 +26,12 @@ function inline(words: readonly Span[], wrap?: (nodes: PhrasingContent[]) => Phr
   return text
 }
 
+const headed = (words: readonly Span[], depth: 3 | 4) =>
+  oneLine(toMarkdown({ type: 'heading', depth, children: toPhrasing(words) }, options).trimEnd())
+
 const oneLine = (text: string) => text.replace(/\\?\n/g, ' ')
+
+const cell = (words: readonly Span[]) => oneLine(inline(words)).replaceAll('|', '\\|')
 
 /** A passage as Markdown by the conventions of the deck, without what stands around it. */
 export function passageMarkdown({ role, entry, words, link }: Passage, links: DeckLinks): string {
@@ -34,7 +40,7 @@ export function passageMarkdown({ role, entry, words, link }: Passage, links: De
     case 'eyebrow':
       return inline(words, (children) => ({ type: 'emphasis', children }) as PhrasingContent)
     case 'heading':
-      return `${entry > 0 ? '####' : '###'} ${oneLine(inline(words))}`
+      return headed(words, entry > 0 ? 4 : 3)
     case 'item':
       return `- ${inline(words).replace(/\n/g, '\n  ')}`
     case 'link':
@@ -51,14 +57,17 @@ export function passageMarkdown({ role, entry, words, link }: Passage, links: De
     case 'source':
       return `> — ${oneLine(inline(words))}`
     case 'price':
-      return `| ${oneLine(inline(words))} |`
+      return `| ${cell(words)} |`
     case 'term':
-      return `|  | ${oneLine(inline(words))} |`
+      return `|  | ${cell(words)} |`
     case 'text':
-      return inline(words)
+      // A bar at the beginning would make it a row.
+      return inline(words).replace(/^\|/, '\\|')
   }
 }
 
+/** A line that begins the next entry, and one that goes back to the section's own words. */
+const SIGNS = { next: '***', own: '---' }
 const LISTED = new Set(['item', 'link', 'label'])
 
 /** A deck as text, and the line (from 0) on which each of its passages begins. */
@@ -76,19 +85,21 @@ export function printDeck<P extends Passage>(deck: Deck<P>, links: DeckLinks): P
     block(`# ${page.name}`)
     for (const section of page.sections) {
       if (section.name !== '') block(`## ${section.name}`)
-      let before: P | undefined
-      for (const passage of section.passages) {
+      const list = section.passages
+      const signs = signsFor(list)
+      list.forEach((passage, at) => {
+        const before = list[at - 1]
+        const joins = before?.entry === passage.entry && !signs[at]
         const text = passageMarkdown(passage, links)
-        if (passage.entry === 0 && (before?.entry ?? 0) > 0) block('---')
-        const joins = before?.entry === passage.entry
+        const sign = signs[at]
+        if (sign) block(SIGNS[sign])
         const listed = joins && before && LISTED.has(before.role) && LISTED.has(passage.role)
         if (listed) out.push(...text.split('\n'))
         else if (joins && before?.role === 'quote' && passage.role === 'source') out.push('>', text)
-        else if (joins && before?.role === 'price' && passage.role === 'term') out[out.length - 1] += text.slice(3)
+        else if (joins && before?.role === 'price' && passage.role === 'term') out[out.length - 1] += text.slice(4)
         else block(text)
         lines.push({ passage, line: out.length - text.split('\n').length })
-        before = passage
-      }
+      })
     }
   }
   return { text: out.length === 0 ? '' : `${out.join('\n')}\n`, lines }

@@ -2,14 +2,15 @@ import type { ListEdit } from '#core/edits/list'
 import type { Edit } from '#core/edits/index'
 import type { MakeId } from '#core/site/ids'
 import type { Role, Unplaced } from '#core/site/passage'
-import type { Section, Site } from '#core/site/schema'
+import type { Site } from '#core/site/schema'
 import type { Span } from '#core/site/words'
 import { align, type Step } from './align'
 import { deckOf } from './deck'
 import type { DeckLinks } from './links'
+import { sameName } from './names'
 import type { Deck, DeckPage, DeckSection, HeldPassage, Passage } from './passage'
 import { passageMarkdown } from './print'
-import { slotsOf } from './slots'
+import { type Slot, slotsOf } from './slots'
 
 /** What becomes of words that the site has and the new text has not: they go, or they are kept unplaced. */
 type Missing = 'go' | 'keep'
@@ -22,10 +23,6 @@ export type ReconcileOptions = {
   /** The page that words above every page heading belong to. */
   home: string
 }
-
-/** Names are compared without regard to case, spaces and signs. */
-export const sameName = (a: string, b: string): boolean => plain(a) === plain(b)
-const plain = (name: string) => name.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '')
 
 /** The page of the site that a page of the deck is: by its name, or by its address. */
 export function pageFor(site: Site, name: string, home: string): Site['pages'][number] | undefined {
@@ -43,6 +40,38 @@ export function wordsAs(role: Role, { role: was, words, link }: Passage): readon
 }
 
 const takesLink = (role: Role) => role === 'call' || role === 'link'
+
+type Entry<P extends Passage = Passage> = { entry: number; list: P[] }
+
+/** The entries of a list of passages, each with its own. */
+function entriesIn<P extends Passage>(list: readonly P[]): Entry<P>[] {
+  const numbers = [...new Set(list.map((one) => one.entry))].filter((entry) => entry > 0)
+  return numbers.map((entry) => ({ entry, list: list.filter((one) => one.entry === entry) }))
+}
+
+/** A number for a new entry, between those of its neighbours. */
+function between(before: readonly Entry[], steps: readonly Step[], at: number): number {
+  const known = (some: readonly Step[]) => some.flatMap(({ from }) => (from === undefined ? [] : [before[from]!.entry]))
+  const low = known(steps.slice(0, at)).at(-1) ?? 0
+  const high = known(steps.slice(at))[0]
+  const run = (step: Step) => step.from === undefined
+  const first = steps.slice(0, at).findLastIndex((step) => !run(step)) + 1
+  const after = steps.slice(at).findIndex((step) => !run(step))
+  const last = after < 0 ? steps.length : at + after
+  // New entries that stand together share the room between their neighbours evenly.
+  return high === undefined ? low + (at - first) + 1 : low + ((high - low) * (at - first + 1)) / (last - first + 1)
+}
+
+/** Passages of one entry of a section, or its own, and where they may go. */
+type Run = {
+  page: DeckPage
+  old: DeckSection<HeldPassage>
+  entry: number
+  slots: readonly Slot[]
+  /** Slots that new words have taken. */
+  taken: Set<string>
+  passages: readonly HeldPassage[]
+}
 
 /** Edits that bring the words of a site from its own deck to a new one. Pages and sections that it does not name stay. */
 export function reconcile(site: Site, deck: Deck, options: ReconcileOptions): Edit[] {
@@ -77,26 +106,51 @@ export function reconcile(site: Site, deck: Deck, options: ReconcileOptions): Ed
       edits.push({ kind: 'field', block: old.block, field: 'link', value: (next.link ?? null) as never })
   }
 
-  function sections(old: DeckSection<HeldPassage>, next: DeckSection, page: DeckPage) {
-    const home = site.pages.find((one) => one.id === page.page)?.sections.find((one) => one.id === old.section)
-    const oldKeys = new Map(old.passages.map((one) => [one, key(one)]))
-    const nextKeys = new Map(next.passages.map((one) => [one, key(one)]))
+  /** Brings one run of passages, those of an entry or the section's own, to another. */
+  function passages(run: Run, next: readonly Passage[]) {
+    const { page, old, entry } = run
+    const oldKeys = new Map(run.passages.map((one) => [one, key(one)]))
+    const nextKeys = new Map(next.map((one) => [one, key(one)]))
     // While a deck is typed, a line that becomes a heading stays in its slot; an imported one finds its own.
     const otherRole = options.missing === 'go' ? 1.6 : 2
     const cost = (a: HeldPassage, b: Passage) => (oldKeys.get(a) === nextKeys.get(b) ? 0 : a.role === b.role ? 1 : otherRole)
-    const steps = align(old.passages, next.passages, cost, 0.9)
-    const taken = new Set<string>()
+    const steps = align(run.passages, next, cost, 0.9)
     steps.forEach(({ from, to }, i) => {
-      const before = from === undefined ? undefined : old.passages[from]!
-      const after = to === undefined ? undefined : next.passages[to]!
+      const before = from === undefined ? undefined : run.passages[from]!
+      const after = to === undefined ? undefined : { ...next[to]!, entry }
       if (before && after) {
-        if (oldKeys.get(before) !== nextKeys.get(after)) setWords(before, after, page, old)
+        if (oldKeys.get(before) !== nextKeys.get(next[to!]!)) setWords(before, after, page, old)
       } else if (before) missing(before, page, old)
       else if (after) {
-        const slot = home && emptySlot(home, after, old, steps, i, taken)
+        const slot = emptySlot(run, after, steps, i)
         if (slot) setWords({ ...after, block: slot } as HeldPassage, after, page, old)
-        else keepUnplaced(after, page, old, unplacedAfter(old, steps, i))
+        else keepUnplaced(after, page, old, unplacedAfter(run, steps, i))
       }
+    })
+  }
+
+  function sections(old: DeckSection<HeldPassage>, next: DeckSection, page: DeckPage) {
+    const home = site.pages.find((one) => one.id === page.page)?.sections.find((one) => one.id === old.section)
+    const slots = home ? slotsOf(home) : []
+    const taken = new Set<string>()
+    const run = (entry: number, list: readonly HeldPassage[]): Run => ({ page, old, entry, slots, taken, passages: list })
+    const own = (list: readonly Passage[]) => list.filter((one) => one.entry === 0)
+    passages(run(0, own(old.passages) as HeldPassage[]), own(next.passages))
+
+    const before = entriesIn(old.passages)
+    const after = entriesIn(next.passages)
+    const keysOf = new Map([...before, ...after].map(({ list }) => [list, new Set(list.map(key))]))
+    const cost = (a: Entry, b: Entry) => {
+      const [keysA, keysB] = [keysOf.get(a.list)!, keysOf.get(b.list)!]
+      const common = [...keysA].filter((one) => keysB.has(one)).length
+      return 1 - common / Math.max(keysA.size, keysB.size)
+    }
+    const vacant = [...new Set(slots.map((slot) => slot.entry))].filter((n) => n > 0 && !before.some((one) => one.entry === n))
+    const steps = align(before, after, cost, 0.6)
+    steps.forEach(({ from, to }, i) => {
+      const list = to === undefined ? [] : after[to]!.list
+      if (from !== undefined) passages(run(before[from]!.entry, before[from]!.list as HeldPassage[]), list)
+      else passages(run(vacant.shift() ?? between(before, steps, i), []), list)
     })
   }
 
@@ -109,44 +163,37 @@ export function reconcile(site: Site, deck: Deck, options: ReconcileOptions): Ed
     if (options.missing === 'keep') keepUnplaced({ ...before }, page, section)
   }
 
-  /** The id of an empty slot for new words: one of their role that stands between their neighbours, else anywhere in the section. */
+  /** The id of an empty slot for new words: one of their role that stands between their neighbours in the entry. */
   function emptySlot(
-    home: Section,
-    passage: Passage,
-    old: DeckSection<HeldPassage>,
+    { slots, entry, taken, passages: list }: Run,
+    { role }: Passage,
     steps: readonly Step[],
     at: number,
-    taken: Set<string>,
   ): string | undefined {
-    const slots = slotsOf(home)
-    const indexOf = (step: Step | undefined): number => {
-      const held = step?.from === undefined ? undefined : old.passages[step.from]
+    const indexOf = ({ from }: Step): number => {
+      const held = from === undefined ? undefined : list[from]
       return held && 'block' in held ? slots.findIndex((one) => one.block.id === held.block) : -1
     }
-    const before = steps
-      .slice(0, at)
-      .map(indexOf)
-      .filter((one) => one >= 0)
-    const after = steps
-      .slice(at)
-      .map(indexOf)
-      .filter((one) => one >= 0)
-    const low = before.at(-1) ?? -1
-    const high = after[0] ?? slots.length
-    const free = (from: number, to: number) =>
-      slots.find(
-        ({ block, role }, i) =>
-          i > from && i < to && role === passage.role && !taken.has(block.id) && (block.words[language] ?? []).length === 0,
-      )
-    const found = free(low, high)
+    const known = (some: readonly Step[]) => some.map(indexOf).filter((one) => one >= 0)
+    const low = known(steps.slice(0, at)).at(-1) ?? -1
+    const high = known(steps.slice(at))[0] ?? slots.length
+    const found = slots.find(
+      ({ block, ...slot }, i) =>
+        i > low &&
+        i < high &&
+        slot.role === role &&
+        slot.entry === entry &&
+        !taken.has(block.id) &&
+        (block.words[language] ?? []).length === 0,
+    )
     if (found) taken.add(found.block.id)
     return found?.block.id
   }
 
-  /** The next unplaced words of the section that stay. */
-  function unplacedAfter(old: DeckSection<HeldPassage>, steps: readonly Step[], at: number): string | undefined {
+  /** The next unplaced words of the run that stay. */
+  function unplacedAfter({ passages: list }: Run, steps: readonly Step[], at: number): string | undefined {
     for (const { from, to } of steps.slice(at)) {
-      const held = from === undefined || to === undefined ? undefined : old.passages[from]!
+      const held = from === undefined || to === undefined ? undefined : list[from]!
       if (held && 'unplaced' in held) return held.unplaced
     }
     return undefined

@@ -5,18 +5,32 @@ import { hasWords, isContainer, walk } from '#core/site/tree'
 /** A place on the page that takes words from the deck. */
 export type Slot = { block: WordBlock; role: Role; entry: number }
 
-const takesWords = (block: Block): boolean => [...walk(block)].some(hasWords)
+/** The roles that a group takes words for, as one text; groups that look alike have the same. */
+const likeness = (block: Block): string =>
+  [...walk(block)]
+    .filter(hasWords)
+    .map(roleOf)
+    .filter((role, i, all) => all.indexOf(role) === i)
+    .join()
+
+function* flagged(container: Container): Generator<Block> {
+  for (const child of container.children) {
+    if (child.kind === 'group' && child.entry) yield child
+    else if (isContainer(child)) yield* flagged(child)
+  }
+}
 
 /**
- * The entries of a section: cards, plans, columns, quotes … that stand side by side. They are the first groups, from
- * the outside in, of which two or more with words stand in one container.
+ * The entries of a section: cards, plans, columns, quotes … that stand side by side. They are the groups that say so;
+ * where none does, the first groups from the outside in of which two or more take words of the same roles.
  */
 export function entriesOf(section: Section): Block[] {
+  const said = [...flagged(section)]
+  if (said.length > 0) return said
   const visit = (container: Container): Block[] => {
-    const groups = container.children.filter((child) => child.kind === 'group' && takesWords(child))
-    const lone = container.children.some((child) => hasWords(child))
-    // A text column beside a form or another column is layout; a row of groups alone is what entries look like.
-    if (groups.length >= 2 && !(lone && container.kind === 'group')) return groups
+    const groups = container.children.filter((child) => child.kind === 'group' && likeness(child) !== '')
+    const alike = groups.filter((one) => groups.some((other) => other !== one && likeness(other) === likeness(one)))
+    if (alike.length >= 2) return alike
     return container.children.flatMap((child) => (isContainer(child) ? visit(child) : []))
   }
   return visit(section)

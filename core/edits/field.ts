@@ -20,6 +20,12 @@ const FIELDS = [
   'size',
   'ordered',
   'label',
+  'entry',
+  'part',
+  'follows',
+  'sendTo',
+  'input',
+  'required',
 ] as const
 
 const schema = z.strictObject({

@@ -18,8 +18,10 @@ import {
 } from './pages'
 import { type PictureAddEdit, pictureAddEdit, type PictureRemoveEdit, pictureRemoveEdit } from './pictures'
 import { type RemoveEdit, removeEdit } from './remove'
+import { type ReSetEdit, reSetEdit } from './re-set'
 import { type SiteEdit, siteEdit } from './site'
 import { type StyleEdit, styleEdit } from './style'
+import { type SwapEdit, swapEdit } from './swap'
 import { type WordsEdit, wordsEdit } from './words'
 
 /** Several edits as one: all are applied, or none. */
@@ -40,6 +42,8 @@ export type Edit =
   | PageMoveEdit
   | BriefEdit
   | ListEdit
+  | SwapEdit
+  | ReSetEdit
   | PictureAddEdit
   | PictureRemoveEdit
   | BatchEdit
@@ -80,6 +84,8 @@ const kinds = [
   pageMoveEdit,
   briefEdit,
   listEdit,
+  swapEdit,
+  reSetEdit,
   pictureAddEdit,
   pictureRemoveEdit,
   batchEdit,

@@ -32,8 +32,11 @@ export const unplacedSchema = z.strictObject({
   /** The block that had these words last. */
   from: idSchema.optional(),
   role: z.enum(ROLES),
-  /** Which of the section's entries (cards, plans, questions …) the words belong to, from 1; 0 for none of them. */
-  entry: z.int().min(0).max(400),
+  /**
+   * Which of the section's entries (cards, plans, questions …) the words belong to, from 1; 0 for none of them. One
+   * that stands between two entries has a number between theirs.
+   */
+  entry: z.number().min(0).max(1000),
   words: wordsSchema,
   link: linkSchema.optional(),
 })

@@ -29,6 +29,7 @@ export const spanSchema: z.ZodType<Span> = z
 
 /** Words by language (BCP 47 tag). */
 export const wordsSchema = z.record(z.string().regex(/^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/), z.array(spanSchema).max(500))
+export type Words = z.infer<typeof wordsSchema>
 
 /** The bare text of spans; a line break counts as a space. */
 export function plainText(spans: readonly Span[]): string {

@@ -1,0 +1,106 @@
+import { newBlock } from '#core/blocks/defaults'
+import type { JOBS } from '#core/blocks/kinds'
+import type { BlockKind } from '#core/site/kinds'
+import type { Block, BlockOf, Section } from '#core/site/schema'
+import type { StyleValues } from '#core/style/registry'
+import { role, token } from '#core/style/values'
+
+export type Job = (typeof JOBS)[number]
+
+/**
+ * A ready layout of blocks for a section: a tree on a grid of 12, 8 and 4 columns, with slots and without words.
+ * `entries` are its cards, plans, rows …: how many it may have, or null where it has none.
+ */
+export type Arrangement = {
+  id: string
+  job: Job
+  name: string
+  /** What it is good for, in one sentence. */
+  note: string
+  entries: { least: number; usual: number; most: number } | null
+  /** Makes the tree for a number of entries. Its ids are given later. */
+  build: (entries: number) => Section
+}
+
+/** Style of a part: for all widths, and what differs below the middle and the narrow breakpoint. */
+export type Look = StyleValues & { middle?: StyleValues; narrow?: StyleValues; name?: string }
+
+const ids = () => 'new'
+
+/** A block of a kind, styled, as part of an arrangement. */
+export function part<K extends BlockKind>(kind: K, look: Look, fields: object = {}): BlockOf<K> {
+  const { middle, narrow, name, ...base } = look
+  const made = newBlock(kind, ids)
+  const below = { ...(middle ? { middle } : {}), ...(narrow ? { narrow } : {}) }
+  const style = {
+    base: { ...made.style.base, ...base },
+    ...(Object.keys(below).length > 0 ? { below } : {}),
+  }
+  return { ...made, ...(name === undefined ? {} : { name }), style, ...fields } as BlockOf<K>
+}
+
+/** Air above and below a section of ordinary weight. */
+const AIR: Look = { paddingTop: token('space-9'), paddingBottom: token('space-9') }
+const AIR_NARROW: StyleValues = { paddingTop: token('space-8'), paddingBottom: token('space-8') }
+
+/** A section with air, whose blocks stand on the page's columns. */
+export const band = (job: Job, look: Look, children: Block[]): Section =>
+  part('section', { ...AIR, ...look, narrow: { ...AIR_NARROW, ...look.narrow } }, { job, children })
+
+/** A rule along the top, in the colour of a role. */
+export const ruled = (colour = 'line', width = 1): StyleValues => ({ edgeWidth: width, edgeSides: 'top', edgeColour: role(colour) })
+
+export const group = (look: Look, children: Block[]): Block => part('group', look, { children })
+/** One of the section's entries. */
+export const entry = (look: Look, children: Block[]): Block => part('group', { name: 'Entry', ...look }, { children, entry: true })
+/** A column of words: blocks under each other. */
+export const column = (look: Look, children: Block[]): Block => group({ name: 'Words', ...look }, children)
+/** Blocks on the columns of what surrounds them. */
+export const grid = (look: Look, children: Block[]): Block =>
+  group({ layout: 'grid', rowGap: token('space-6'), name: 'Entries', ...look }, children)
+
+export const eyebrow = (look: Look = {}): Block => part('eyebrow', look)
+export const heading = (level: number, look: Look = {}, fields: object = {}): Block => part('heading', look, { level, ...fields })
+export const text = (look: Look = {}, fields: object = {}): Block => part('text', look, fields)
+export const lead = (look: Look = {}): Block => part('text', { maxWidth: { value: 36, unit: 'em' }, ...look }, { type: 'lead' })
+export const call = (look: Look = {}, kind = 'primary'): Block => part('button', look, { look: kind })
+export const quote = (look: Look = {}): Block => part('quote', look)
+export const source = (look: Look = {}): Block => part('text', look, { part: 'source', type: 'small' })
+export const price = (look: Look = {}): Block =>
+  part('text', { spaceAfter: token('space-1'), ...look }, { part: 'price', type: 'heading-2' })
+export const term = (look: Look = {}): Block => part('text', look, { part: 'term', type: 'small' })
+export const list = (look: Look = {}): Block => part('list', look, { children: [part('item', {})] })
+export const picture = (width: number, height: number, look: Look = {}): Block =>
+  part('picture', { aspect: { width, height }, ...look })
+export const icon = (look: Look = {}, size = 36): Block => part('icon', { spaceAfter: token('space-4'), ...look }, { size })
+export const divider = (look: Look = {}): Block => part('divider', look)
+export const link = (look: Look = {}): BlockOf<'link'> => part('link', { underline: false, ...look })
+export const nav = (look: Look = {}, follows = false): Block =>
+  part(
+    'nav',
+    { gap: token('space-5'), rowGap: token('space-2'), wrap: true, ...look },
+    {
+      children: follows ? [] : [link()],
+      ...(follows ? { follows } : {}),
+    },
+  )
+export const field = (look: Look = {}, fields: object = {}): Block => part('field', look, fields)
+export const form = (look: Look, children: Block[]): Block => part('form', look, { children })
+
+/** A picture behind the whole section, under a scrim that carries the words. */
+export const backdrop = (angle: number, from: number, to: number): Block =>
+  part('picture', { position: 'backdrop', scrim: { colour: role('ink'), from, to, angle } })
+
+/** The last of an odd number of entries takes the whole row where two stand side by side. */
+const alone = (index: number, count: number): StyleValues => (count % 2 === 1 && index === count - 1 ? { span: 8 } : { span: 4 })
+
+/** `count` entries side by side on the columns: `across` of them in the widest range, then two, then one. */
+export function entries(count: number, across: number, look: Look, children: (index: number) => Block[]): Block[] {
+  const span = Math.floor(12 / across)
+  return Array.from({ length: count }, (_, i) =>
+    entry({ span, middle: across === 1 ? { span: 8 } : alone(i, count), ...look }, children(i)),
+  )
+}
+
+/** How many of a number of entries stand in one row, so that rows come out even where they can. */
+export const across = (count: number): number => (count % 4 === 0 ? 4 : count % 3 === 0 || count > 4 ? 3 : Math.max(1, count))

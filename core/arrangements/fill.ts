@@ -1,0 +1,106 @@
+import { slotsOf } from '#core/deck/slots'
+import type { MakeId } from '#core/site/ids'
+import type { Link } from '#core/site/link'
+import type { Role } from '#core/site/passage'
+import type { Block, BlockOf, Container, Section, WordBlock } from '#core/site/schema'
+import { isContainer, walk, withNewIds } from '#core/site/tree'
+import type { Words } from '#core/site/words'
+
+/** Words that are to be placed, in every language that they have. */
+export type Placeable = { role: Role; entry: number; words: Words; link?: Link }
+
+/** Slots of these roles may be followed by another of their kind, so that any number of words finds a place. */
+const REPEATS: ReadonlySet<Role> = new Set<Role>(['text', 'item', 'link', 'label', 'call'])
+
+const setWords = (slot: WordBlock, { words, link }: Placeable): void => {
+  slot.words = words
+  if (link && (slot.kind === 'button' || slot.kind === 'link')) slot.link = link
+}
+
+function parentOf(container: Container, id: string): Container | undefined {
+  for (const child of container.children) {
+    if (child.id === id) return container
+    const found = isContainer(child) ? parentOf(child, id) : undefined
+    if (found) return found
+  }
+  return undefined
+}
+
+/** Puts another slot like the given one after it. */
+function repeat(section: Section, slot: WordBlock, makeId: MakeId): WordBlock {
+  const parent = parentOf(section, slot.id)!
+  const { link: _, ...copy } = { link: undefined, ...withNewIds(slot, makeId) }
+  const made = { ...copy, words: {} } as WordBlock
+  parent.children.splice(parent.children.indexOf(slot) + 1, 0, made)
+  return made
+}
+
+/**
+ * Puts words into the empty slots of a section, which is changed: those of an entry into the slots of that entry,
+ * role by role in their order. Texts, items, links, labels and calls make more slots of their kind.
+ * @returns what found no slot, by its index in the list
+ */
+export function fillSlots(section: Section, list: readonly Placeable[], makeId: MakeId): number[] {
+  const numbers = [...new Set(list.map((one) => one.entry).filter((entry) => entry > 0))].sort((a, b) => a - b)
+  const entryOf = (one: Placeable) => (one.entry === 0 ? 0 : numbers.indexOf(one.entry) + 1)
+  const filled = new Map<string, WordBlock>()
+  const last = new Map<string, WordBlock>()
+  const slots = slotsOf(section).map((slot) => ({ ...slot }))
+  const place = (one: Placeable, entry: number): boolean => {
+    const key = `${entry} ${one.role}`
+    let slot = slots.find((other) => other.role === one.role && other.entry === entry && !filled.has(other.block.id))?.block
+    const before = last.get(key)
+    if (!slot && before && REPEATS.has(one.role)) slot = repeat(section, before, makeId)
+    if (!slot) return false
+    setWords(slot, one)
+    filled.set(slot.id, slot)
+    last.set(key, slot)
+    return true
+  }
+  const left = list.map((_, i) => i).filter((i) => !place(list[i]!, entryOf(list[i]!)))
+  // What has no slot in its own entry may take an empty one of its role among the section's own.
+  return left.filter((i) => {
+    const one = list[i]!
+    const free = slots.find((other) => other.role === one.role && other.entry === 0 && !filled.has(other.block.id))?.block
+    if (!free) return true
+    setWords(free, one)
+    filled.set(free.id, free)
+    return false
+  })
+}
+
+type Picture = BlockOf<'picture'>
+const picturesIn = (section: Section): Picture[] => [...walk(section)].filter((block): block is Picture => block.kind === 'picture')
+
+/**
+ * Carries over what is not words: pictures with their alternative texts and links, icons, where a form leads, whether
+ * a nav follows the pages. A picture without a place is kept, hidden, at the section's end.
+ * @returns how many pictures found no place
+ */
+export function carryOver(from: Section, to: Section, makeId: MakeId): number {
+  const chosen = picturesIn(from).filter((one) => one.picture !== undefined)
+  const frames = picturesIn(to)
+  // A picture that lay behind the words goes behind them again, where the new arrangement has such a place.
+  const isBackdrop = (one: Picture) => one.style.base?.position === 'backdrop'
+  const order = [...chosen.filter(isBackdrop), ...chosen.filter((one) => !isBackdrop(one))]
+  const places = [...frames.filter(isBackdrop), ...frames.filter((one) => !isBackdrop(one))]
+  order.forEach((one, i) => {
+    const { picture, alt, link } = one
+    const held = { picture, ...(alt ? { alt } : {}), ...(link ? { link } : {}) }
+    if (places[i]) Object.assign(places[i], held)
+    else
+      to.children.push({ ...withNewIds(one, makeId), name: 'Picture without a place', hidden: true, style: {}, ...held } as Block)
+  })
+  const all = (section: Section) => [...walk(section)]
+  const icons = all(from).filter((block) => block.kind === 'icon')
+  all(to)
+    .filter((block) => block.kind === 'icon')
+    .forEach((block, i) => {
+      if (icons[i]) block.icon = icons[i].icon
+    })
+  const form = all(from).find((block) => block.kind === 'form')
+  const newForm = all(to).find((block) => block.kind === 'form')
+  if (form && newForm)
+    Object.assign(newForm, { ...(form.link ? { link: form.link } : {}), ...(form.sendTo ? { sendTo: form.sendTo } : {}) })
+  return Math.max(0, order.length - places.length)
+}

@@ -1,0 +1,43 @@
+import { role, token } from '#core/style/values'
+import { type Arrangement, band, call, column, eyebrow, grid, heading, text, ruled, entry } from './build'
+
+/** Questions and their answers, all of them open to be read. */
+export const questions: Arrangement[] = [
+  {
+    id: 'questions-margin',
+    job: 'questions',
+    name: 'Heading in the margin',
+    note: 'Questions in one ruled column, the heading beside them.',
+    entries: { least: 2, usual: 5, most: 24 },
+    build: (count) =>
+      band('questions', { rowGap: token('space-6') }, [
+        column({ name: 'Head', span: 4, middle: { span: 8 } }, [eyebrow(), heading(2), text(), call({}, 'secondary')]),
+        grid(
+          { span: 7, start: 6, rowGap: token('space-5'), middle: { span: 8 } },
+          Array.from({ length: count }, () =>
+            entry({ ...ruled(), paddingTop: token('space-5') }, [
+              heading(3, { spaceAfter: token('space-3') }),
+              text({ spaceAfter: token('space-2') }),
+            ]),
+          ),
+        ),
+      ]),
+  },
+  {
+    id: 'questions-two',
+    job: 'questions',
+    name: 'Two columns',
+    note: 'Many short answers in less height.',
+    entries: { least: 2, usual: 6, most: 24 },
+    build: (count) =>
+      band('questions', { fill: role('panel'), rowGap: token('space-6') }, [
+        column({ name: 'Head', span: 8 }, [heading(2), text()]),
+        grid(
+          { rowGap: token('space-5') },
+          Array.from({ length: count }, () =>
+            entry({ span: 6, middle: { span: 4 } }, [heading(3, {}, { type: 'heading-4' }), text()]),
+          ),
+        ),
+      ]),
+  },
+]
