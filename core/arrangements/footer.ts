@@ -70,4 +70,21 @@ export const footers: Arrangement[] = [
         ],
       ),
   },
+  {
+    id: 'footer-print',
+    job: 'footer',
+    name: 'Small print alone',
+    note: 'One line of text and nothing to follow, for pages with a single action.',
+    entries: null,
+    build: () =>
+      band(
+        'footer',
+        {
+          paddingTop: token('space-5'),
+          paddingBottom: token('space-5'),
+          narrow: { paddingTop: token('space-5'), paddingBottom: token('space-5') },
+        },
+        [text({ span: 12, textAlign: 'center', spaceAfter: { value: 0, unit: 'px' } }, small)],
+      ),
+  },
 ]

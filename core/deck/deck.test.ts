@@ -165,6 +165,17 @@ describe('a site and its deck', () => {
     expect(deckOf(next, 'en').pages).toHaveLength(site.pages.length + 1)
   })
 
+  test('words that wait for a section follow its name, and go when it is taken out of the text', () => {
+    const waiting = withDeck(site, textOf(site).replace('\n## Plan', '\n## Offer\n\n### Words\n\nMore.\n\n## Plan'))
+    const renamed = withDeck(waiting, textOf(waiting).replace('## Offer', '## Offers'))
+    expect(renamed.unplaced.map((one) => [one.sectionName, one.words.en])).toEqual([
+      ['Offers', ['Words']],
+      ['Offers', ['More.']],
+    ])
+    expect(renamed.pages).toEqual(site.pages)
+    expect(withDeck(renamed, textOf(site))).toEqual(site)
+  })
+
   test('an imported deck takes no word away: what it lacks is kept unplaced', () => {
     const before = allWords(site)
     const next = withDeck(site, '# Autumn nights\n\n## Opening\n\n- Quite another thing', 'keep')

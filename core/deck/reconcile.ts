@@ -39,6 +39,16 @@ export function wordsAs(role: Role, { role: was, words, link }: Passage): readon
   return words
 }
 
+/** Words of another role are other words: to take one out and put the other in costs less than this. */
+const OTHER_ROLE = 2
+
+/** The role that a passage is read with, where its words are marked throughout and so look like another's. */
+function seemingRole({ role }: Passage, text: string): Role {
+  if (role === 'text' && /^\*[^*].*\*$/s.test(text)) return 'eyebrow'
+  if (role === 'text' && /^\[.*\)$/s.test(text)) return 'call'
+  return role === 'item' && /^- \[.*\)$/s.test(text) ? 'link' : role
+}
+
 const takesLink = (role: Role) => role === 'call' || role === 'link'
 
 type Entry<P extends Passage = Passage> = { entry: number; list: P[] }
@@ -106,20 +116,27 @@ export function reconcile(site: Site, deck: Deck, options: ReconcileOptions): Ed
       edits.push({ kind: 'field', block: old.block, field: 'link', value: (next.link ?? null) as never })
   }
 
+  /** True for words that wait for a section whose name has changed. */
+  const isRenamed = (one: HeldPassage, section: DeckSection) =>
+    'unplaced' in one &&
+    section.section === undefined &&
+    site.unplaced.find((other) => other.id === one.unplaced)!.sectionName !== section.name
+
   /** Brings one run of passages, those of an entry or the section's own, to another. */
   function passages(run: Run, next: readonly Passage[]) {
     const { page, old, entry } = run
     const oldKeys = new Map(run.passages.map((one) => [one, key(one)]))
     const nextKeys = new Map(next.map((one) => [one, key(one)]))
-    // While a deck is typed, a line that becomes a heading stays in its slot; an imported one finds its own.
-    const otherRole = options.missing === 'go' ? 1.6 : 2
-    const cost = (a: HeldPassage, b: Passage) => (oldKeys.get(a) === nextKeys.get(b) ? 0 : a.role === b.role ? 1 : otherRole)
+    const cost = (a: HeldPassage, b: Passage) => {
+      const text = oldKeys.get(a)!
+      return text === nextKeys.get(b) ? 0 : seemingRole(a, text) === b.role ? 1 : OTHER_ROLE
+    }
     const steps = align(run.passages, next, cost, 0.9)
     steps.forEach(({ from, to }, i) => {
       const before = from === undefined ? undefined : run.passages[from]!
       const after = to === undefined ? undefined : { ...next[to]!, entry }
       if (before && after) {
-        if (oldKeys.get(before) !== nextKeys.get(next[to!]!)) setWords(before, after, page, old)
+        if (oldKeys.get(before) !== nextKeys.get(next[to!]!) || isRenamed(before, old)) setWords(before, after, page, old)
       } else if (before) missing(before, page, old)
       else if (after) {
         const slot = emptySlot(run, after, steps, i)
@@ -199,17 +216,30 @@ export function reconcile(site: Site, deck: Deck, options: ReconcileOptions): Ed
     return undefined
   }
 
+  /** Words that wait for a page or section which the deck no longer names were taken out of it. */
+  function unnamed(section: DeckSection<HeldPassage>) {
+    if (options.missing === 'keep' || section.section !== undefined) return
+    for (const one of section.passages) if ('unplaced' in one) drop.push(one.unplaced)
+  }
+
+  for (const old of now.pages) {
+    if (old.page === undefined && !deck.pages.some((page) => sameName(page.name, old.name))) old.sections.forEach(unnamed)
+  }
   for (const page of deck.pages) {
     const known = pageFor(site, page.name, options.home)
     const old = now.pages.find((one) => (known ? one.page === known.id : one.page === undefined && sameName(one.name, page.name)))
     const target: DeckPage = known ? { name: known.name, page: known.id, sections: [] } : { name: page.name, sections: [] }
     const oldSections = old?.sections ?? []
-    // A section of another name in the place of one that is gone was renamed; one without its like is new.
-    const steps = align(oldSections, page.sections, (a, b) => (sameName(a.name, b.name) ? 0 : 1.5), 1)
+    // While a deck is typed, a section of another name in the place of one that is gone was renamed.
+    const otherName = options.missing === 'go' ? 1.5 : 3
+    const steps = align(oldSections, page.sections, (a, b) => (sameName(a.name, b.name) ? 0 : otherName), 1)
     for (const { from, to } of steps) {
       const next = to === undefined ? undefined : page.sections[to]!
-      if (!next) continue
       const before = from === undefined ? undefined : oldSections[from]!
+      if (!next) {
+        if (before) unnamed(before)
+        continue
+      }
       if (before?.section && !sameName(before.name, next.name) && next.name !== '')
         edits.push({ kind: 'field', block: before.section, field: 'name', value: next.name.slice(0, 80) })
       sections(before?.section ? before : { name: next.name, passages: before?.passages ?? [] }, next, target)

@@ -1,0 +1,48 @@
+import { pageFile } from '#core/render/site'
+import { listedPages } from '#core/render/page'
+import type { Link } from '#core/site/link'
+import type { Block, BlockOf, Page, Site, WordBlock } from '#core/site/schema'
+import { isContainer } from '#core/site/tree'
+import { plainText } from '#core/site/words'
+
+/** Something on a page that leads on: a button, a link, or a form that is sent. */
+export type Target = { block: Block; words: string; leads: string }
+
+/** Visible blocks of a page with the form that they stand in. */
+function* visible(block: Block, form?: BlockOf<'form'>): Generator<{ block: Block; form?: BlockOf<'form'> }> {
+  if (block.hidden) return
+  yield form ? { block, form } : { block }
+  const inner = block.kind === 'form' ? block : form
+  if (isContainer(block)) for (const child of block.children) yield* visible(child, inner)
+}
+
+export const visibleBlocks = (page: Page) => page.sections.flatMap((section) => [...visible(section)])
+
+/** The place that a link leads to, in words that are equal for equal places. */
+export function placeOfLink(site: Site, link: Link | undefined): string {
+  if (!link) return 'nowhere'
+  if ('href' in link) return link.href
+  const page = site.pages.find((one) => one.id === link.page)
+  if (!page) return 'a page that is gone'
+  const section = page.sections.find((one) => one.id === link.section)
+  return section ? `${pageFile(page)}, ${section.name ?? section.job}` : pageFile(page)
+}
+
+/** All that leads on from a page. A link to the section of a form leads where the form leads. */
+export function targetsOf(site: Site, page: Page): Target[] {
+  const wordsOf = (block: WordBlock) => plainText(block.words[site.language] ?? []).trim()
+  const blocks = visibleBlocks(page)
+  const homes = page.sections
+    .filter((section) => [...visible(section)].some((one) => one.block.kind === 'form'))
+    .map((one) => one.id)
+  return blocks.flatMap(({ block, form }): Target[] => {
+    if (block.kind === 'button' && !block.link && form) return [{ block, words: wordsOf(block), leads: 'the form' }]
+    if (block.kind === 'nav' && block.follows)
+      return listedPages(site).map((one) => ({ block, words: one.name, leads: placeOfLink(site, { page: one.id }) }))
+    if (block.kind !== 'button' && block.kind !== 'link') return []
+    const words = wordsOf(block)
+    const { link } = block
+    const toForm = link && 'section' in link && link.section !== undefined && homes.includes(link.section)
+    return words === '' ? [] : [{ block, words, leads: toForm ? 'the form' : placeOfLink(site, link) }]
+  })
+}
