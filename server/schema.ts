@@ -1,4 +1,4 @@
-import { integer, primaryKey, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
+import { index, integer, primaryKey, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
 
 /** A site as it stands, and how many edits it has had. */
 export const sites = sqliteTable('sites', {
@@ -39,3 +39,21 @@ export const pictures = sqliteTable('pictures', {
   bytes: integer('bytes').notNull(),
   createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
 })
+
+/** What visitors sent with the forms of a site: the form inbox, which stands in for a mail service. */
+export const entries = sqliteTable(
+  'entries',
+  {
+    id: text('id').primaryKey(),
+    site: text('site')
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    /** Id of the form block, and the name of its page as it was then. */
+    form: text('form').notNull(),
+    page: text('page').notNull(),
+    /** Names of fields and what was sent for them, as JSON, in the order of the form. */
+    fields: text('fields').notNull(),
+    createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
+  },
+  (table) => [index('entries_site').on(table.site, table.createdAt)],
+)

@@ -11,7 +11,8 @@ function filesOf(store: Store, id: string): WebFiles {
   const { revision, site } = getSite(store, id)
   const known = printed.get(id)
   if (known?.revision === revision) return known.files
-  const files = webFiles(site, 'readable')
+  // Forms reach the local inbox, wherever the export would send them.
+  const files = webFiles(site, 'readable', (form) => `forms/${form.id}`)
   printed.set(id, { revision, files })
   return files
 }

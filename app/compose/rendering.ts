@@ -3,31 +3,37 @@ import { createRenderer, pageBody, type RenderedSection } from '#core/render/pag
 import { element } from '#core/render/element'
 import { printRules, type Rule } from '#core/render/rules'
 import { sharedRules, tokenDeclarations, withTokens } from '#core/render/shared-rules'
-import type { Page, Site } from '#core/site/schema'
+import { crossedFrame, type PageLook, WIRE_CSS, wireSite } from '#core/render/wire'
+import type { Page, Picture, Site } from '#core/site/schema'
 
 /** A page as the views show it. */
 export type RenderedPage = { body: Element; sections: readonly RenderedSection[]; sharedCss: string }
 
+const viewPicture = (picture: Picture, width: number | null) =>
+  width === null ? `/pictures/${picture.hash}` : `/pictures/${picture.hash}?w=${width}`
+
+/** Where the views find what a page refers to. Links and forms do nothing there. */
+export const viewAddresses = (look: PageLook) => ({
+  picture: look === 'wire' ? crossedFrame : viewPicture,
+  sources: false,
+  link: () => '#',
+  form: () => '#',
+})
+
+/** The rules that all pages of a site share, with its tokens, in one look. */
+export function sharedViewRules(site: Site, look: PageLook): Rule[] {
+  const shown = look === 'wire' ? wireSite(site) : site
+  return withTokens(sharedRules(shown, 'everything'), tokenDeclarations(shown))
+}
+
 /** Makes the renderer of the views. It remembers what it printed, so an edit prints only what it touched. */
-export function createViewRenderer(language: string): (site: Site, page: Page) => RenderedPage {
-  const render = createRenderer({
-    language,
-    editing: true,
-    viewportUnit: 'property',
-    addresses: {
-      picture: (picture, width) => (width === null ? `/pictures/${picture.hash}` : `/pictures/${picture.hash}?w=${width}`),
-      sources: false,
-      link: () => '#',
-      form: () => '#',
-    },
-  })
+export function createViewRenderer(language: string, look: PageLook = 'finished'): (site: Site, page: Page) => RenderedPage {
+  const render = createRenderer({ language, editing: true, viewportUnit: 'property', addresses: viewAddresses(look) })
   let shared: { site: Site; css: string } | undefined
   return (site, page) => {
     if (shared?.site.guide !== site.guide || shared.site.breakpoints !== site.breakpoints) {
-      shared = {
-        site,
-        css: printRules(withTokens(sharedRules(site, 'everything'), tokenDeclarations(site)), 'minified'),
-      }
+      const css = printRules(sharedViewRules(site, look), 'minified')
+      shared = { site, css: look === 'wire' ? css + WIRE_CSS : css }
     }
     const sections = render(site, page)
     const body = element('body', {}, pageBody(page, sections))

@@ -3,7 +3,8 @@ import { ZodError } from 'zod'
 import { EditError } from '#core/edits/edit'
 import { FormatError } from '#core/formats/site-json'
 import type { Page, Site } from '#core/site/schema'
-import { MissingError } from '#server/sites'
+import { store } from '#server/database'
+import { getSite, MissingError } from '#server/sites'
 
 const problem = (status: number, sentence: string) => Response.json({ problem: sentence }, { status })
 
@@ -44,6 +45,12 @@ export function loading<T>(work: () => T): T {
     if (found) throw data(found.sentence, { status: found.status })
     throw error
   }
+}
+
+/** What a screen that edits a site begins with. */
+export function openedSite(siteId: string) {
+  const { id, site, revision, exportedRevision } = loading(() => getSite(store(), siteId))
+  return { siteId: id, site, revision, exportedRevision }
 }
 
 /** A page of a site by its id; a missing one becomes the error page. */

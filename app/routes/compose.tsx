@@ -1,22 +1,10 @@
 import { Compose } from '../compose/compose'
-import { loading } from './answers'
-import { store } from '#server/database'
-import { getSite } from '#server/sites'
+import { openedSite } from './answers'
 import type { Route } from './+types/compose'
 
-export function loader({ params }: Route.LoaderArgs) {
-  const { id, site, revision, exportedRevision } = loading(() => getSite(store(), params.siteId))
-  return { siteId: id, site, revision, exportedRevision }
-}
+export const loader = ({ params }: Route.LoaderArgs) => openedSite(params.siteId)
 
-/** Edits are kept by the screen itself; a page change must not fetch the site again. */
-export const shouldRevalidate = ({
-  currentParams,
-  nextParams,
-}: {
-  currentParams: { siteId?: string }
-  nextParams: { siteId?: string }
-}) => currentParams.siteId !== nextParams.siteId
+export { onlyForAnotherSite as shouldRevalidate } from './only-for-another-site'
 
 export const meta = ({ loaderData }: Route.MetaArgs) => [{ title: `Compose · ${loaderData?.site.name ?? ''}` }]
 

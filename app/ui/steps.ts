@@ -1,3 +1,4 @@
+import { copyFindings } from '#core/checks/copy'
 import type { Page, Site } from '#core/site/schema'
 import { hasWords, walkPage } from '#core/site/tree'
 import { plainText } from '#core/site/words'
@@ -14,24 +15,53 @@ export function isComposed(page: Page, language: string): boolean {
   )
 }
 
+const isBriefed = ({ brief }: Site, page: Page): boolean =>
+  brief.visitors !== '' &&
+  (page.brief.aim ?? brief.aim) !== null &&
+  page.brief.what !== '' &&
+  page.brief.why !== '' &&
+  page.brief.now !== ''
+
+function isWritten(site: Site, page: Page): boolean {
+  const sections = copyFindings(site, site.language).filter((one) => one.page === page.id)
+  return sections.length > 0 && sections.every((one) => one.findings.every(({ kind }) => kind === 'long' || kind === 'repeated'))
+}
+
+const isCollected = ({ board }: Site): boolean =>
+  board.some((one) => one.kind === 'picture') && board.some((one) => one.kind === 'colour')
+
+const known = new WeakMap<Page, { site: Site; done: Record<string, boolean> }>()
+
+/** Which steps of a page are complete; remembered for as long as the site is the same. */
+function doneOn(site: Site, page: Page): Record<string, boolean> {
+  const before = known.get(page)
+  if (before?.site === site) return before.done
+  const done = {
+    Brief: isBriefed(site, page),
+    Copy: isWritten(site, page),
+    References: isCollected(site),
+    Compose: isComposed(page, site.language),
+  }
+  known.set(page, { site, done })
+  return done
+}
+
+/** When each step is complete, in words. */
+const WHEN = {
+  Brief: 'Complete when it says who visits, what is wanted of them, and the three answers of the opening',
+  Copy: 'Complete when every slot has real words and none are left over',
+  References: 'Complete when the board has a picture and a colour',
+  Compose: 'Complete when every slot has words and every picture is chosen',
+  Deliver: 'Complete when the newest revision has been exported',
+} as const
+
 /** The steps of the work on a page, and which are complete. */
 export function stepsOf({ siteId, site, page, exported }: { siteId: string; site: Site; page: Page; exported: boolean }): Step[] {
-  const to = (name: string) => `/sites/${siteId}/pages/${page.id}/${name}`
-  const composed = isComposed(page, site.language)
-  return [
-    {
-      name: 'Compose',
-      to: to('compose'),
-      complete: composed,
-      what: composed
-        ? 'Every slot has words and every picture is chosen'
-        : 'Complete when every slot has words and every picture is chosen',
-    },
-    {
-      name: 'Deliver',
-      to: to('deliver'),
-      complete: exported,
-      what: exported ? 'The last export is of this very revision' : 'Complete when the newest revision has been exported',
-    },
-  ]
+  const done = { ...doneOn(site, page), Deliver: exported }
+  return Object.entries(WHEN).map(([name, what]) => ({
+    name,
+    to: `/sites/${siteId}/pages/${page.id}/${name.toLowerCase()}`,
+    complete: done[name as keyof typeof done]!,
+    what,
+  }))
 }

@@ -54,7 +54,7 @@ export function TopBar({ siteName, pageName, pages, steps, children }: TopBarPro
             to={step.to}
             title={step.what}
             className={({ isActive }) =>
-              `flex items-center gap-2 border-r border-ink-2/40 px-4 ${isActive ? 'bg-ground font-semibold text-ink' : 'text-on-ink-2 hover:text-on-ink'}`
+              `flex items-center gap-2 border-r border-ink-2/40 px-3 ${isActive ? 'bg-ground font-semibold text-ink' : 'text-on-ink-2 hover:text-on-ink'}`
             }
           >
             <span

@@ -1,0 +1,13 @@
+import { Copy } from '../copy/copy'
+import { openedSite } from './answers'
+import type { Route } from './+types/copy'
+
+export const loader = ({ params }: Route.LoaderArgs) => openedSite(params.siteId)
+
+export { onlyForAnotherSite as shouldRevalidate } from './only-for-another-site'
+
+export const meta = ({ loaderData }: Route.MetaArgs) => [{ title: `Copy · ${loaderData?.site.name ?? ''}` }]
+
+export default function CopyRoute({ loaderData, params }: Route.ComponentProps) {
+  return <Copy key={loaderData.siteId} {...loaderData} pageId={params.pageId} />
+}

@@ -1,0 +1,149 @@
+import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
+import type { PageLook } from '#core/render/wire'
+import { useComposeState } from '../compose/context'
+import { createFrame, type Frame, VIEW_DOCUMENT } from '../compose/frame'
+import { createViewRenderer } from '../compose/rendering'
+import { pageOf } from '../compose/store'
+
+export type LivePageProps = {
+  /** Width of the viewport that the page is shown in, px. */
+  width: number
+  look?: PageLook
+  /** A block to mark and bring into sight. */
+  marked?: string | null | undefined
+  onPick?: (block: string) => void
+  /** Called with the block under the pointer while something is dragged over the page, and when it is dropped there. */
+  onDropOn?: (block: string) => void
+  label?: string
+}
+
+type Box = { left: number; top: number; width: number; height: number }
+
+/** The page as it is now, live, scaled to the room that it is given. */
+export function LivePage({ width, look = 'finished', marked, onPick, onDropOn, label }: LivePageProps) {
+  const site = useComposeState((state) => state.session.site)
+  const page = useComposeState(pageOf)
+  const room = useRef<HTMLDivElement>(null)
+  const iframe = useRef<HTMLIFrameElement>(null)
+  const [frame, setFrame] = useState<Frame | null>(null)
+  const [available, setAvailable] = useState(0)
+  const [height, setHeight] = useState(400)
+  const [box, setBox] = useState<Box | null>(null)
+  const [over, setOver] = useState<Box | null>(null)
+  const render = useMemo(() => createViewRenderer(site.language, look), [site.language, look])
+  const scale = Math.min(1, available / width)
+
+  useLayoutEffect(() => {
+    const element = room.current!
+    const observer = new ResizeObserver(() => setAvailable(element.clientWidth))
+    observer.observe(element)
+    setAvailable(element.clientWidth)
+    return () => observer.disconnect()
+  }, [])
+
+  useEffect(() => {
+    const element = iframe.current!
+    let observer: ResizeObserver | undefined
+    const start = () => {
+      if (!element.contentDocument?.querySelector('meta[http-equiv]')) return
+      const made = createFrame(element, width)
+      observer = new ResizeObserver(() => setHeight(Math.max(200, made.document.body.getBoundingClientRect().height)))
+      observer.observe(made.document.body)
+      setFrame(made)
+    }
+    element.addEventListener('load', start)
+    if (element.contentDocument?.readyState === 'complete') start()
+    return () => {
+      element.removeEventListener('load', start)
+      observer?.disconnect()
+      setFrame(null)
+    }
+  }, [width])
+
+  useLayoutEffect(() => frame?.show(render(site, page)), [frame, render, site, page])
+
+  const boxOf = useCallback(
+    (id: string | null | undefined): Box | null => {
+      const element = id ? frame?.find(id) : null
+      if (!element) return null
+      const rect = element.getBoundingClientRect()
+      return { left: rect.left * scale, top: rect.top * scale, width: rect.width * scale, height: rect.height * scale }
+    },
+    [frame, scale],
+  )
+  useLayoutEffect(() => setBox(boxOf(marked)), [boxOf, marked, site, height])
+  useEffect(() => {
+    const found = boxOf(marked)
+    const element = room.current!
+    if (
+      found &&
+      (found.top < element.scrollTop || found.top + Math.min(found.height, 60) > element.scrollTop + element.clientHeight)
+    )
+      element.scrollTo({ top: Math.max(0, found.top - 60) })
+  }, [boxOf, marked])
+
+  const blockAt = (event: { clientX: number; clientY: number }, surface: HTMLElement): string | undefined => {
+    const bounds = surface.getBoundingClientRect()
+    const element = frame?.document.elementFromPoint((event.clientX - bounds.left) / scale, (event.clientY - bounds.top) / scale)
+    return element?.closest<HTMLElement>('[data-block]')?.dataset.block
+  }
+
+  return (
+    <div ref={room} className="relative h-full overflow-y-auto overflow-x-hidden bg-field" data-live={width}>
+      <div className="relative overflow-hidden" style={{ width: width * scale, height: height * scale }}>
+        <iframe
+          ref={iframe}
+          title={label ?? `The page at ${width} px`}
+          srcDoc={VIEW_DOCUMENT}
+          sandbox="allow-same-origin"
+          tabIndex={-1}
+          className="absolute left-0 top-0 origin-top-left border-0"
+          style={{ width, height, transform: `scale(${scale})` }}
+        />
+        <div
+          className="absolute inset-0"
+          onClick={(event) => {
+            const id = blockAt(event, event.currentTarget)
+            if (id) onPick?.(id)
+          }}
+          onDragOver={(event) => {
+            if (!onDropOn) return
+            event.preventDefault()
+            setOver(boxOf(blockAt(event, event.currentTarget)))
+          }}
+          onDragLeave={() => setOver(null)}
+          onDrop={(event) => {
+            event.preventDefault()
+            setOver(null)
+            const id = blockAt(event, event.currentTarget)
+            if (id) onDropOn?.(id)
+          }}
+        >
+          {box && <Marks box={box} />}
+          {over && <div className="absolute border-2 border-yarrow bg-yarrow/20" style={over} />}
+        </div>
+      </div>
+    </div>
+  )
+}
+
+/** Four corner marks around a block. */
+function Marks({ box }: { box: Box }) {
+  const corners = [
+    'left-0 top-0 border-l-2 border-t-2',
+    'right-0 top-0 border-r-2 border-t-2',
+    'bottom-0 left-0 border-b-2 border-l-2',
+    'bottom-0 right-0 border-b-2 border-r-2',
+  ]
+  return (
+    <div
+      aria-hidden
+      className="pointer-events-none absolute"
+      style={{ left: box.left - 4, top: box.top - 4, width: box.width + 8, height: box.height + 8 }}
+    >
+      {corners.map((corner) => (
+        <span key={corner} className={`absolute h-3 w-3 border-yarrow ${corner}`} />
+      ))}
+    </div>
+  )
+}

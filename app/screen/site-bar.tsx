@@ -1,0 +1,84 @@
+import { Redo2, Undo2 } from 'lucide-react'
+import type { ReactNode } from 'react'
+import { useCompose, useComposeState } from '../compose/context'
+import { pageOf, redo, undo } from '../compose/store'
+import { IconButton } from '../ui/button'
+import { stepsOf } from '../ui/steps'
+import { TopBar } from '../ui/top-bar'
+
+type SiteBarProps = {
+  /** Name of the screen in its address, for going to the same screen of another page. */
+  screen: string
+  exportedRevision: number | null
+  /** Further tools, beside undo and redo. */
+  tools?: ReactNode
+  /** The screen's one primary action. */
+  children?: ReactNode
+}
+
+/** The top bar of a screen that edits a site: path, undo and redo, the screen's tools, and whether all is saved. */
+export function SiteBar({ screen, exportedRevision, tools, children }: SiteBarProps) {
+  const store = useCompose()
+  const site = useComposeState((state) => state.session.site)
+  const page = useComposeState(pageOf)
+  const { siteId } = store.getState()
+  const revision = useComposeState((state) => state.session.revision)
+  const undoStep = useComposeState((state) => state.undo.at(-1))
+  const redoStep = useComposeState((state) => state.redo.at(-1))
+  return (
+    <TopBar
+      siteName={site.name}
+      pageName={page.name}
+      pages={site.pages.map((one) => ({ id: one.id, name: one.name, to: `/sites/${siteId}/pages/${one.id}/${screen}` }))}
+      steps={stepsOf({ siteId, site, page, exported: exportedRevision !== null && exportedRevision === revision })}
+    >
+      <div className="flex items-center text-on-ink-2">
+        <BarButton label={undoStep ? `Undo ${undoStep.label}` : 'Nothing to undo'} disabled={!undoStep} onClick={() => undo(store)}>
+          <Undo2 size={16} strokeWidth={1.5} />
+        </BarButton>
+        <BarButton label={redoStep ? `Redo ${redoStep.label}` : 'Nothing to redo'} disabled={!redoStep} onClick={() => redo(store)}>
+          <Redo2 size={16} strokeWidth={1.5} />
+        </BarButton>
+        {tools}
+      </div>
+      <SaveState />
+      {children}
+    </TopBar>
+  )
+}
+
+/** An icon button on the ink of the top bar. */
+export function BarButton({ pressed, ...rest }: React.ComponentProps<typeof IconButton>) {
+  return (
+    <IconButton
+      {...rest}
+      {...(pressed === undefined ? {} : { 'aria-pressed': pressed })}
+      className={`!text-on-ink-2 hover:!bg-ink-2/50 ${pressed ? '!bg-ink-2 !text-yarrow' : ''}`}
+    />
+  )
+}
+
+const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' })
+
+/** Whether everything is on the server's disk. */
+function SaveState() {
+  const save = useComposeState((state) => state.save)
+  const unsent = useComposeState((state) => state.session.pending.length)
+  const text =
+    save.kind === 'saved'
+      ? save.at
+        ? `Saved ${clock.format(save.at)}`
+        : 'Saved'
+      : save.kind === 'saving'
+        ? 'Saving'
+        : `${unsent} unsent`
+  return (
+    <span
+      role="status"
+      title={save.kind === 'waiting' ? save.why : undefined}
+      className={`whitespace-nowrap ${save.kind === 'waiting' ? 'bg-rust px-2 py-0.5 text-on-ink' : 'text-on-ink-2'}`}
+    >
+      {text}
+    </span>
+  )
+}
