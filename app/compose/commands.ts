@@ -84,6 +84,18 @@ function cycleScope(store: ComposeStore): void {
 const toggle = (name: 'grid' | 'distances' | 'tray') => (store: ComposeStore) =>
   store.setState((state) => ({ [name]: !state[name] }))
 
+function openReSet(store: ComposeStore): void {
+  const place = selected(store.getState())
+  if (place) store.setState({ chooser: { section: (place.ancestors[0] ?? place.block).id } })
+}
+
+/** Shows every view in the wire look, or, where all are, in the finished one. */
+export function toggleWire(store: ComposeStore): void {
+  const { wire, session } = store.getState()
+  const all = session.site.views.map((_, i) => i)
+  store.setState({ wire: new Set(all.every((i) => wire.has(i)) ? [] : all) })
+}
+
 export const COMMANDS: Command[] = [
   { name: 'Undo', key: 'Ctrl Z', run: undo, possible: (store) => store.getState().undo.length > 0 },
   { name: 'Redo', key: 'Ctrl Shift Z', run: redo, possible: (store) => store.getState().redo.length > 0 },
@@ -118,9 +130,17 @@ export const COMMANDS: Command[] = [
   { name: 'Select the block after', key: 'ArrowDown', run: (store) => selectBeside(store, 1) },
   { name: 'Previous section', key: '[', run: (store) => goToSection(store, -1) },
   { name: 'Next section', key: ']', run: (store) => goToSection(store, 1) },
+  { name: 'Add a section in an arrangement', key: 'A', run: (store) => store.setState({ chooser: {} }) },
+  { name: 'Re-set the section in another arrangement', key: 'S', run: openReSet, possible: hasSelection },
   { name: 'Column grid', key: 'G', run: toggle('grid') },
   { name: 'Distances', key: 'D', run: toggle('distances') },
   { name: 'Tray', key: 'T', run: toggle('tray') },
+  { name: 'Wire look in all views', key: 'W', run: toggleWire },
+  {
+    name: 'Compare the wire look and the finished look',
+    key: 'Shift W',
+    run: (store) => store.setState((state) => ({ comparing: !state.comparing })),
+  },
   { name: 'Next range of widths to edit', key: 'R', run: cycleScope },
   { name: 'All views', key: '0', run: (store) => store.setState({ shown: 'all' }) },
   ...[1, 2, 3, 4].map((n) => ({

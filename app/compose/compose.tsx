@@ -1,13 +1,17 @@
-import { CircleHelp, Grid3x3, Ruler, Slash } from 'lucide-react'
+import { CircleHelp, Frame as FrameIcon, Grid3x3, Ruler, Slash, SquareSplitHorizontal } from 'lucide-react'
 import { Group, Panel, Separator } from 'react-resizable-panels'
 import { Link } from 'react-router'
 import { BarButton, SiteBar } from '../screen/site-bar'
 import { SiteScreen, type SiteScreenProps } from '../screen/site-screen'
 import { buttonClass } from '../ui/button'
+import { Chooser } from '../arrange/chooser'
 import { ByName } from './by-name'
+import { toggleWire } from './commands'
 import { useClipboard } from './clipboard'
+import { Compare } from './compare'
 import { useCompose, useComposeState } from './context'
 import { useKeys } from './keys'
+import { PagesDialog } from './pages-dialog'
 import { RunningOrder } from './running-order'
 import { Stage } from './stage'
 import { pageOf } from './store'
@@ -26,7 +30,13 @@ export function Compose(props: SiteScreenProps) {
 function Screen({ exportedRevision }: { exportedRevision: number | null }) {
   useKeys()
   useClipboard()
+  const store = useCompose()
   const tray = useComposeState((state) => state.tray)
+  const comparing = useComposeState((state) => state.comparing)
+  const width = useComposeState(({ shown, session }) => session.site.views[shown === 'all' ? 0 : shown] ?? session.site.views[0]!)
+  const chooser = useComposeState((state) => state.chooser)
+  const reSet = useComposeState((state) => pageOf(state).sections.find((one) => one.id === state.chooser?.section))
+  const pages = useComposeState((state) => state.pagesOpen)
   return (
     <div className="flex h-screen flex-col overflow-hidden">
       <Bar exportedRevision={exportedRevision} />
@@ -37,10 +47,16 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
               <RunningOrder />
             </aside>
             <main className="flex min-w-0 flex-1 flex-col">
-              <WidthRuler />
-              <div className="min-h-0 flex-1">
-                <Stage />
-              </div>
+              {comparing ? (
+                <Compare width={width} />
+              ) : (
+                <>
+                  <WidthRuler />
+                  <div className="min-h-0 flex-1">
+                    <Stage />
+                  </div>
+                </>
+              )}
             </main>
           </div>
         </Panel>
@@ -57,6 +73,8 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
         )}
       </Group>
       <ByName />
+      {chooser && <Chooser section={reSet} onClose={() => store.setState({ chooser: null })} />}
+      {pages && <PagesDialog onClose={() => store.setState({ pagesOpen: false })} />}
     </div>
   )
 }
@@ -67,10 +85,13 @@ function Bar({ exportedRevision }: { exportedRevision: number | null }) {
   const { siteId } = store.getState()
   const grid = useComposeState((state) => state.grid)
   const distances = useComposeState((state) => state.distances)
+  const wire = useComposeState((state) => state.session.site.views.every((_, i) => state.wire.has(i)))
+  const comparing = useComposeState((state) => state.comparing)
   return (
     <SiteBar
       screen="compose"
       exportedRevision={exportedRevision}
+      onPages={() => store.setState({ pagesOpen: true })}
       tools={
         <>
           <BarButton label="Column grid (G)" pressed={grid} onClick={() => store.setState({ grid: !grid })}>
@@ -78,6 +99,16 @@ function Bar({ exportedRevision }: { exportedRevision: number | null }) {
           </BarButton>
           <BarButton label="Distances (D)" pressed={distances} onClick={() => store.setState({ distances: !distances })}>
             <Ruler size={16} strokeWidth={1.5} />
+          </BarButton>
+          <BarButton label="Wire look in all views (W)" pressed={wire} onClick={() => toggleWire(store)}>
+            <FrameIcon size={16} strokeWidth={1.5} />
+          </BarButton>
+          <BarButton
+            label="Compare wire look and finished look (Shift W)"
+            pressed={comparing}
+            onClick={() => store.setState({ comparing: !comparing })}
+          >
+            <SquareSplitHorizontal size={16} strokeWidth={1.5} />
           </BarButton>
           <BarButton
             label="Everything by name (/)"

@@ -2,7 +2,8 @@ import { holds } from '#core/blocks/kinds'
 import type { Block } from '#core/site/schema'
 import type { BlockKind } from '#core/site/kinds'
 import { newBlock, newSection } from '#core/blocks/defaults'
-import { hasWords, isContainer, withNewIds } from '#core/site/tree'
+import { hasWords, isContainer, walk, withNewIds } from '#core/site/tree'
+import type { Edit } from '#core/edits/index'
 import { positionOf } from '#core/edits/edit'
 import { blockName, type ComposeState, type ComposeStore, edit, editAll, makeId, pageOf, selected } from './store'
 
@@ -50,7 +51,18 @@ export const addSection = (store: ComposeStore, job: Job): void => insert(store,
 
 /** Puts blocks from the clipboard in, with new ids, after the selection. */
 export function paste(store: ComposeStore, blocks: Block[]): void {
-  for (const block of blocks) insert(store, withNewIds(block, makeId))
+  for (const block of blocks) {
+    const copy = withNewIds(block, makeId)
+    const state = store.getState()
+    const place = insertPlace(state, copy.kind)
+    if (!place) continue
+    // What was cut left its words unplaced; now they stand somewhere again.
+    const ids = new Set([...walk(block)].map((one) => one.id))
+    const cut = state.session.site.unplaced.filter((one) => one.from !== undefined && ids.has(one.from)).map((one) => one.id)
+    const edits: Edit[] = [{ kind: 'insert', ...place, blocks: [copy] }]
+    if (cut.length > 0) edits.push({ kind: 'list', list: 'unplaced', drop: cut, put: [] })
+    if (editAll(store, `paste ${blockName(copy)}`, edits)) store.setState({ selection: copy.id })
+  }
 }
 
 export function duplicateSelection(store: ComposeStore): void {

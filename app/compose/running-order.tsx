@@ -1,9 +1,10 @@
 import { closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
 import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable'
 import { CSS } from '@dnd-kit/utilities'
-import { Copy, Eye, EyeOff, MoreHorizontal, Pencil, Plus, Trash2 } from 'lucide-react'
+import { Copy, Eye, EyeOff, LayoutTemplate, MoreHorizontal, Pencil, Plus, Trash2 } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
 import { memo, useEffect, useRef, useState } from 'react'
+import { Link } from 'react-router'
 import { JOBS } from '#core/blocks/kinds'
 import type { Block, Section } from '#core/site/schema'
 import { hasWords, isContainer, walk } from '#core/site/tree'
@@ -37,6 +38,8 @@ export function RunningOrder() {
   const language = useComposeState((state) => state.session.site.language)
   const place = useComposeState(selected)
   const open = place && (place.ancestors[0] ?? place.block).id
+  const { siteId } = store.getState()
+  const unplaced = useComposeState((state) => state.session.site.unplaced.filter((one) => one.page === pageOf(state).id).length)
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
@@ -63,6 +66,11 @@ export function RunningOrder() {
           {page.sections.length} {page.sections.length === 1 ? 'section' : 'sections'}
           {without > 0 ? `, ${without} without all words` : ''}
         </p>
+        {unplaced > 0 && (
+          <Link className="text-label text-rust underline" to={`/sites/${siteId}/pages/${page.id}/copy`}>
+            {unplaced} {unplaced === 1 ? 'passage' : 'passages'} unplaced
+          </Link>
+        )}
       </div>
       <div className="min-h-0 flex-1 overflow-y-auto">
         <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
@@ -82,12 +90,23 @@ export function RunningOrder() {
             </ol>
           </SortableContext>
         </DndContext>
-        {page.sections.length === 0 && <p className="p-3.5 text-ink-2">The page is empty. Add its first section below.</p>}
+        {page.sections.length === 0 && (
+          <p className="p-3.5 text-ink-2">
+            The page is empty. Begin with a{' '}
+            <Link className="underline" to={`/sites/${siteId}/pages/${page.id}/brief`}>
+              starting outline
+            </Link>
+            , or add its first section below.
+          </p>
+        )}
       </div>
       <div className="flex gap-1.5 border-t border-line p-2">
         <AddMenu
           label="Section"
-          options={JOBS.map((job) => ({ name: job.replace('-', ' '), run: () => addSection(store, job) }))}
+          options={[
+            { name: 'In an arrangement …', run: () => store.setState({ chooser: {} }) },
+            ...JOBS.map((job) => ({ name: job.replace('-', ' '), run: () => addSection(store, job) })),
+          ]}
         />
         <AddBlocks />
       </div>
@@ -285,6 +304,7 @@ function SectionMenu({ section, onRename }: { section: Section; onRename: () => 
   }
   const items = [
     { name: 'Rename', icon: Pencil, run: onRename },
+    { name: 'Re-set', icon: LayoutTemplate, run: () => store.setState({ chooser: { section: section.id } }) },
     { name: 'Duplicate', icon: Copy, run: on(() => duplicateSelection(store)) },
     {
       name: section.hidden ? 'Show' : 'Hide',

@@ -39,8 +39,11 @@ export function Stage() {
   const [available, setAvailable] = useState(0)
   const [rows, setRows] = useState<Rows>({ tops: [], height: 400 })
   const [ready, setReady] = useState(0)
-  const renderPage = useMemo(() => createViewRenderer(site.language), [site.language])
-  const rendered = useMemo(() => renderPage(site, page), [renderPage, site, page])
+  const wire = useComposeState((state) => state.wire)
+  const renderPage = useMemo(
+    () => ({ finished: createViewRenderer(site.language), wire: createViewRenderer(site.language, 'wire') }),
+    [site.language],
+  )
 
   const indexes = useMemo(
     () => (shown === 'all' || shown >= site.views.length ? site.views.map((_, i) => i) : [shown]),
@@ -91,10 +94,10 @@ export function Stage() {
       const view = frames.current.get(index)
       if (!view) continue
       view.scale = scales[position]!
-      view.frame.show(rendered)
+      view.frame.show(renderPage[wire.has(index) ? 'wire' : 'finished'](site, page))
     }
     layOut()
-  }, [rendered, scales, indexes, ready, layOut])
+  }, [renderPage, wire, site, page, scales, indexes, ready, layOut])
 
   // Where a picture or a font arrives late, the rows are aligned again, once for each frame of the screen.
   const pending = useRef(0)

@@ -42,10 +42,19 @@ export type ComposeState = {
   grid: boolean
   distances: boolean
   tray: boolean
+  /** Views that show the wire look, by index. */
+  wire: ReadonlySet<number>
+  /** True while the wire look and the finished look of one view are compared. */
+  comparing: boolean
+  /** What the chooser of arrangements is open for: a new section, or the section with this id. */
+  chooser: { section?: string } | null
+  pagesOpen: boolean
   words: WordsEditing | null
   /** Counts layouts of the views, so that what is drawn over them is drawn again. */
   layout: number
 }
+
+const NO_VIEWS: ReadonlySet<number> = new Set()
 
 export type ComposeStore = StoreApi<ComposeState>
 
@@ -65,6 +74,10 @@ export function createComposeStore(siteId: string, pageId: string, site: Site, r
     grid: false,
     distances: false,
     tray: true,
+    wire: NO_VIEWS,
+    comparing: false,
+    chooser: null,
+    pagesOpen: false,
     words: null,
     layout: 0,
   }))
@@ -127,9 +140,9 @@ function sameTarget(one: Edit, earlier: Edit): boolean {
 }
 
 /** Several edits as one step. */
-export function editAll(store: ComposeStore, label: string, edits: Edit[]): boolean {
+export function editAll(store: ComposeStore, label: string, edits: Edit[], gesture?: string): boolean {
   if (edits.length === 0) return true
-  return edit(store, edits.length === 1 ? edits[0]! : { kind: 'batch', label, edits })
+  return edit(store, edits.length === 1 ? edits[0]! : { kind: 'batch', label, edits }, gesture)
 }
 
 function step(store: ComposeStore, from: 'undo' | 'redo', to: 'undo' | 'redo'): void {

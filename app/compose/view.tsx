@@ -1,4 +1,4 @@
-import { Minus, Plus } from 'lucide-react'
+import { Frame as FrameIcon, Minus, Plus } from 'lucide-react'
 import { memo, useEffect, useRef } from 'react'
 import { rangeAt } from '#core/grid/columns'
 import { useCompose, useComposeState } from './context'
@@ -69,6 +69,7 @@ function Caption({ index, width, scale }: { index: number; width: number; scale:
   const store = useCompose()
   const breakpoints = useComposeState((state) => state.session.site.breakpoints)
   const scope = useComposeState((state) => state.scope)
+  const wire = useComposeState((state) => state.wire.has(index))
   const breakpoint = breakpoints[rangeAt(breakpoints, width)]!
   const own: Scope = breakpoint.below === null ? 'base' : { below: breakpoint.id }
   const active = typeof scope === 'object' && scope.below === breakpoint.id
@@ -95,6 +96,22 @@ function Caption({ index, width, scale }: { index: number; width: number; scale:
         </span>
       </button>
       <span className="flex-1" />
+      <button
+        type="button"
+        aria-label={`Wire look at ${width}`}
+        title="Wire look (W for all views)"
+        aria-pressed={wire}
+        className="shrink-0 rounded-2 p-1 text-ink-2 hover:text-ink aria-pressed:bg-ink aria-pressed:text-on-ink"
+        onClick={() =>
+          store.setState((state) => {
+            const next = new Set(state.wire)
+            if (!next.delete(index)) next.add(index)
+            return { wire: next }
+          })
+        }
+      >
+        <FrameIcon size={12} />
+      </button>
       <span className="flex shrink-0 items-center">
         {wide && (
           <button

@@ -9,18 +9,31 @@ export type LivePageProps = {
   /** Width of the viewport that the page is shown in, px. */
   width: number
   look?: PageLook
+  /** Language of the words; the site's first, if none is named. */
+  language?: string
   /** A block to mark and bring into sight. */
   marked?: string | null | undefined
   onPick?: (block: string) => void
   /** Called with the block under the pointer while something is dragged over the page, and when it is dropped there. */
   onDropOn?: (block: string) => void
   label?: string
+  /** True to be as high as the page, where something around it scrolls. */
+  full?: boolean
 }
 
 type Box = { left: number; top: number; width: number; height: number }
 
 /** The page as it is now, live, scaled to the room that it is given. */
-export function LivePage({ width, look = 'finished', marked, onPick, onDropOn, label }: LivePageProps) {
+export function LivePage({
+  width,
+  look = 'finished',
+  language: asked,
+  marked,
+  onPick,
+  onDropOn,
+  label,
+  full = false,
+}: LivePageProps) {
   const site = useComposeState((state) => state.session.site)
   const page = useComposeState(pageOf)
   const room = useRef<HTMLDivElement>(null)
@@ -30,7 +43,8 @@ export function LivePage({ width, look = 'finished', marked, onPick, onDropOn, l
   const [height, setHeight] = useState(400)
   const [box, setBox] = useState<Box | null>(null)
   const [over, setOver] = useState<Box | null>(null)
-  const render = useMemo(() => createViewRenderer(site.language, look), [site.language, look])
+  const language = asked ?? site.language
+  const render = useMemo(() => createViewRenderer(language, look), [language, look])
   const scale = Math.min(1, available / width)
 
   useLayoutEffect(() => {
@@ -89,7 +103,7 @@ export function LivePage({ width, look = 'finished', marked, onPick, onDropOn, l
   }
 
   return (
-    <div ref={room} className="relative h-full overflow-y-auto overflow-x-hidden bg-field" data-live={width}>
+    <div ref={room} className={`relative bg-field ${full ? '' : 'h-full overflow-y-auto overflow-x-hidden'}`} data-live={width}>
       <div className="relative overflow-hidden" style={{ width: width * scale, height: height * scale }}>
         <iframe
           ref={iframe}

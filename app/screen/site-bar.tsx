@@ -10,6 +10,8 @@ type SiteBarProps = {
   /** Name of the screen in its address, for going to the same screen of another page. */
   screen: string
   exportedRevision: number | null
+  /** Opens the list of all pages, where the screen has one. */
+  onPages?: () => void
   /** Further tools, beside undo and redo. */
   tools?: ReactNode
   /** The screen's one primary action. */
@@ -17,7 +19,7 @@ type SiteBarProps = {
 }
 
 /** The top bar of a screen that edits a site: path, undo and redo, the screen's tools, and whether all is saved. */
-export function SiteBar({ screen, exportedRevision, tools, children }: SiteBarProps) {
+export function SiteBar({ screen, exportedRevision, onPages, tools, children }: SiteBarProps) {
   const store = useCompose()
   const site = useComposeState((state) => state.session.site)
   const page = useComposeState(pageOf)
@@ -30,6 +32,7 @@ export function SiteBar({ screen, exportedRevision, tools, children }: SiteBarPr
       siteName={site.name}
       pageName={page.name}
       pages={site.pages.map((one) => ({ id: one.id, name: one.name, to: `/sites/${siteId}/pages/${one.id}/${screen}` }))}
+      onPages={onPages}
       steps={stepsOf({ siteId, site, page, exported: exportedRevision !== null && exportedRevision === revision })}
     >
       <div className="flex items-center text-on-ink-2">

@@ -12,11 +12,13 @@ type TopBarProps = {
   pageName: string
   pages: { id: string; name: string; to: string }[]
   steps: Step[]
+  /** Opens the list of all pages, where the screen has one. */
+  onPages?: (() => void) | undefined
   children?: ReactNode
 }
 
 /** The bar across the top: site, page, the steps of the work, and what the screen puts at the right. */
-export function TopBar({ siteName, pageName, pages, steps, children }: TopBarProps) {
+export function TopBar({ siteName, pageName, pages, steps, onPages, children }: TopBarProps) {
   return (
     <header className="on-ink flex h-11 shrink-0 items-stretch bg-ink text-on-ink">
       <div className="flex min-w-0 flex-1 items-center gap-3 pl-3.5">
@@ -43,6 +45,14 @@ export function TopBar({ siteName, pageName, pages, steps, children }: TopBarPro
                   <Link to={page.to}>{page.name}</Link>
                 </DropdownMenu.Item>
               ))}
+              {onPages && (
+                <DropdownMenu.Item
+                  className="mt-1 flex h-7 cursor-default items-center rounded-2 border-t border-line px-2 outline-none data-[highlighted]:bg-ground"
+                  onSelect={onPages}
+                >
+                  All pages …
+                </DropdownMenu.Item>
+              )}
             </DropdownMenu.Content>
           </DropdownMenu.Portal>
         </DropdownMenu.Root>

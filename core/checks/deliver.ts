@@ -1,6 +1,9 @@
 import type { Block, Page, Site } from '#core/site/schema'
-import { hasWords, walkPage } from '#core/site/tree'
+import { isPlaceholder } from '#core/deck/filler'
+import { sectionClasses } from '#core/render/names'
+import { hasWords, walk, walkPage } from '#core/site/tree'
 import { plainText } from '#core/site/words'
+import { linkProblem } from './links'
 
 /** Something to mend before a site is handed over: where, and what in one sentence. */
 export type DeliverFinding = { page: string; block?: string; sentence: string }
@@ -37,27 +40,45 @@ const pictures: Check = (_, blocks, { language, pictures: known }) =>
     return undefined
   })
 
-const links: Check = (_, blocks, { pages }) =>
-  blocks.map((block) => {
+const links: Check = (page, blocks, site) => {
+  const anchors = sectionClasses(site)
+  return blocks.map((block) => {
     if (block.kind !== 'button' && block.kind !== 'link') return undefined
-    if (!block.link) return { block: block.id, sentence: `The ${block.kind} “${nameOf(block)}” leads nowhere.` }
-    if ('href' in block.link)
-      return block.link.href === 'https://'
-        ? {
-            block: block.id,
-            sentence: `The ${block.kind} “${nameOf(block)}” leads to an unfinished address.`,
-          }
-        : undefined
-    const { page, section } = block.link
-    const target = pages.find((one) => one.id === page)
-    const there = target && (section === undefined || target.sections.some((one) => one.id === section && !one.hidden))
-    return there
-      ? undefined
-      : {
-          block: block.id,
-          sentence: `The ${block.kind} “${nameOf(block)}” leads to a page or section that is gone.`,
-        }
+    if (!block.link) {
+      const sends = block.kind === 'button' && inForms(page).has(block.id)
+      return sends ? undefined : { block: block.id, sentence: `The ${block.kind} “${nameOf(block)}” leads nowhere.` }
+    }
+    if ('href' in block.link && block.link.href === 'https://')
+      return { block: block.id, sentence: `The ${block.kind} “${nameOf(block)}” leads to an unfinished address.` }
+    const problem = linkProblem(block.link, page, site, anchors)
+    return problem ? { block: block.id, sentence: `The ${block.kind} “${nameOf(block)}” ${problem}` } : undefined
   })
+}
+
+/** Ids of all that stands in a form, whose button sends it. */
+const inForms = (page: Page): Set<string> =>
+  new Set([...walkPage(page)].flatMap((block) => (block.kind === 'form' ? [...walk(block)].map((one) => one.id) : [])))
+
+const forms: Check = (_, blocks) =>
+  blocks.flatMap((block) => {
+    if (block.kind !== 'form') return []
+    const inside = [...walk(block)]
+    return [
+      block.sendTo
+        ? undefined
+        : { block: block.id, sentence: 'A form sends its entries to the local inbox alone. Give it an address that takes them.' },
+      block.link ? undefined : { block: block.id, sentence: 'A form has no page that confirms it.' },
+      inside.some((one) => one.kind === 'button')
+        ? undefined
+        : { block: block.id, sentence: 'A form has no button that sends it.' },
+    ]
+  })
+
+const placeholders: Check = (_, blocks, { language }) => {
+  const found = blocks.filter((block) => hasWords(block) && isPlaceholder(plainText(block.words[language] ?? [])))
+  if (found.length === 0) return []
+  return [{ block: found[0]!.id, sentence: `${found.length} ${found.length === 1 ? 'slot has' : 'slots have'} placeholder words.` }]
+}
 
 const headings: Check = (_, blocks) => {
   const levels = blocks.flatMap((block) => (block.kind === 'heading' && !block.hidden ? [block] : []))
@@ -91,7 +112,7 @@ const head: Check = (page, _, { language }) => [
 export function findings(site: Site): DeliverFinding[] {
   return site.pages.flatMap((page) => {
     const blocks = [...walkPage(page)]
-    return [head, headings, emptySlots, pictures, links].flatMap((check) =>
+    return [head, headings, emptySlots, placeholders, pictures, links, forms].flatMap((check) =>
       check(page, blocks, site).flatMap((found) => (found ? [{ page: page.id, ...found }] : [])),
     )
   })

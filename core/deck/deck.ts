@@ -33,7 +33,7 @@ function join(placed: HeldPassage[], unplaced: HeldPassage[]): HeldPassage[] {
   const all = [...placed]
   for (const one of unplaced) {
     const firstEntry = all.findIndex((other) => other.entry > 0)
-    let at = all.length
+    let at: number
     if (one.entry === 0) at = firstEntry < 0 ? all.length : firstEntry
     else {
       const same = all.findLastIndex((other) => other.entry === one.entry)

@@ -4,12 +4,17 @@ import type { BlockOf, Block } from '#core/site/schema'
 import { NumberField } from '../../ui/number-field'
 import { useCompose, useComposeState } from '../context'
 import { edit } from '../store'
+import { listedPages } from '#core/render/page'
+import { EntryColumn, FieldColumn, FormColumn } from './form-columns'
 import { ColumnHead, Finding, Row } from './row'
 
 /** Settings that one kind of block alone has: the icon, the order of a list, the name of a nav. */
 export function ExtrasColumn({ block }: { block: Block }) {
   if (block.kind === 'icon') return <IconColumn block={block} />
   if (block.kind === 'list') return <ListColumn block={block} />
+  if (block.kind === 'form') return <FormColumn block={block} />
+  if (block.kind === 'field') return <FieldColumn block={block} />
+  if (block.kind === 'group') return <EntryColumn block={block} />
   return block.kind === 'nav' ? <NavColumn block={block} /> : null
 }
 
@@ -17,7 +22,13 @@ export const EXTRAS: Partial<Record<Block['kind'], string>> = {
   icon: 'Icon',
   list: 'List',
   nav: 'Navigation',
+  form: 'Form',
+  field: 'Field',
+  group: 'Entry',
 }
+
+const SEGMENT =
+  'h-[26px] flex-1 rounded-2 border border-line-strong bg-field aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-on-ink'
 
 function IconColumn({ block }: { block: BlockOf<'icon'> }) {
   const store = useCompose()
@@ -97,7 +108,7 @@ function ListColumn({ block }: { block: BlockOf<'list'> }) {
             key={String(ordered)}
             type="button"
             aria-pressed={block.ordered === ordered}
-            className="h-[26px] flex-1 rounded-2 border border-line-strong bg-field aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-on-ink"
+            className={SEGMENT}
             onClick={() => edit(store, { kind: 'field', block: block.id, field: 'ordered', value: ordered })}
           >
             {ordered ? 'Numbered' : 'Bulleted'}
@@ -113,9 +124,23 @@ function NavColumn({ block }: { block: BlockOf<'nav'> }) {
   const store = useCompose()
   const language = useComposeState((state) => state.session.site.language)
   const label = block.label[language] ?? ''
+  const listed = useComposeState((state) => listedPages(state.session.site).length)
   return (
     <div>
-      <ColumnHead title="Navigation" note={`${block.children.length} links`} />
+      <ColumnHead title="Navigation" note={block.follows ? `${listed} pages` : `${block.children.length} links`} />
+      <Row label="Links">
+        {[false, true].map((follows) => (
+          <button
+            key={String(follows)}
+            type="button"
+            aria-pressed={Boolean(block.follows) === follows}
+            className={SEGMENT}
+            onClick={() => edit(store, { kind: 'field', block: block.id, field: 'follows', value: follows || null })}
+          >
+            {follows ? 'The pages' : 'Its own'}
+          </button>
+        ))}
+      </Row>
       <Row label="Read as">
         <input
           aria-label="Name of the navigation"

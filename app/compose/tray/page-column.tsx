@@ -1,10 +1,10 @@
 import { useNavigate } from 'react-router'
-import { newPage } from '#core/site/defaults'
 import { addressSchema, type Page } from '#core/site/schema'
 import { slug } from '#core/render/names'
 import { Button } from '../../ui/button'
 import { useCompose, useComposeState } from '../context'
-import { edit, makeId } from '../store'
+import { addPage, removePage, setAddress } from '../pages'
+import { edit } from '../store'
 
 type TextProps = { label: string; value: string; note: string; onTake: (value: string) => void }
 
@@ -31,23 +31,12 @@ export function PageColumn({ page }: { page: Page }) {
   const { siteId } = store.getState()
   const site = useComposeState((state) => state.session.site)
   const { language } = site
-  const set = (values: Partial<Pick<Page, 'name' | 'address' | 'title' | 'description'>>) =>
+  const set = (values: Partial<Pick<Page, 'name' | 'title' | 'description'>>) =>
     edit(store, { kind: 'page-field', page: page.id, values })
   const title = page.title[language] ?? ''
   const description = page.description[language] ?? ''
   const open = (id: string) => void navigate(`/sites/${siteId}/pages/${id}/compose`)
 
-  const add = () => {
-    const taken = new Set(site.pages.map((one) => one.address))
-    let n = site.pages.length + 1
-    while (taken.has(`page-${n}`)) n++
-    const added = newPage(makeId, `Page ${n}`, `page-${n}`)
-    if (edit(store, { kind: 'page-add', index: site.pages.length, page: added })) open(added.id)
-  }
-  const remove = () => {
-    const next = site.pages.find((one) => one.id !== page.id)
-    if (next && edit(store, { kind: 'page-remove', page: page.id })) open(next.id)
-  }
   return (
     <div className="grid max-w-4xl grid-cols-2 gap-x-6 gap-y-1.5">
       <Text
@@ -60,7 +49,7 @@ export function PageColumn({ page }: { page: Page }) {
         label="Address"
         value={page.address}
         note={page.address === '' ? 'The first page of the site: index.html' : `${page.address}.html`}
-        onTake={(value) => set({ address: addressSchema.safeParse(value).success ? value : slug(value) })}
+        onTake={(value) => setAddress(store, page, addressSchema.safeParse(value).success ? value : slug(value))}
       />
       <Text
         label="Title"
@@ -83,9 +72,10 @@ export function PageColumn({ page }: { page: Page }) {
         onTake={(value) => set({ description: { ...page.description, [language]: value.slice(0, 500) } })}
       />
       <div className="col-span-2 flex gap-2">
-        <Button onClick={add}>Add a page</Button>
+        <Button onClick={() => store.setState({ pagesOpen: true })}>All pages</Button>
+        <Button onClick={() => addPage(store, open)}>Add a page</Button>
         {site.pages.length > 1 && (
-          <Button look="danger" onClick={remove}>
+          <Button look="danger" onClick={() => removePage(store, page, open)}>
             Delete this page
           </Button>
         )}

@@ -1,0 +1,57 @@
+import { memo, useLayoutEffect, useRef, useState } from 'react'
+
+type ShadowPreviewProps = {
+  /** Width of the page that is drawn, px. */
+  width: number
+  /** Share of what holds the preview that it is wide. */
+  share: number
+  markup: () => string
+}
+
+/** Height that a preview is cut off at, px of the screen. */
+const MOST = 230
+
+/** A small rendering in a shadow tree, drawn when it first comes near, and once. */
+export const ShadowPreview = memo(
+  function ShadowPreview({ width, share, markup }: ShadowPreviewProps) {
+    const outer = useRef<HTMLSpanElement>(null)
+    const inner = useRef<HTMLSpanElement>(null)
+    const [scale, setScale] = useState(0)
+    const latest = useRef(markup)
+    latest.current = markup
+    useLayoutEffect(() => {
+      const element = outer.current!
+      const observer = new IntersectionObserver(
+        ([entry]) => {
+          if (!entry?.isIntersecting) return
+          observer.disconnect()
+          const host = inner.current!
+          const root = host.shadowRoot ?? host.attachShadow({ mode: 'open' })
+          // Printed from the site's own tree: words are text in it, never markup.
+          root.innerHTML = latest.current()
+          for (const link of root.querySelectorAll('a, button, input, textarea')) link.setAttribute('tabindex', '-1')
+          setScale(element.clientWidth / width)
+        },
+        { rootMargin: '300px' },
+      )
+      observer.observe(element)
+      return () => observer.disconnect()
+    }, [width])
+    return (
+      <span
+        ref={outer}
+        aria-hidden
+        inert
+        className="relative block overflow-hidden"
+        style={{ width: `${share * 100}%`, height: MOST }}
+      >
+        <span
+          ref={inner}
+          className="pointer-events-none absolute left-0 top-0 block origin-top-left"
+          style={{ width, transform: `scale(${scale || 0.001})` }}
+        />
+      </span>
+    )
+  },
+  (before, now) => before.width === now.width && before.share === now.share,
+)

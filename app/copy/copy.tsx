@@ -1,0 +1,114 @@
+import { FileUp } from 'lucide-react'
+import { useState } from 'react'
+import { Link } from 'react-router'
+import { useCompose, useComposeState } from '../compose/context'
+import { pageOf } from '../compose/store'
+import { LivePage } from '../screen/live-page'
+import { SiteBar } from '../screen/site-bar'
+import { SiteScreen, type SiteScreenProps } from '../screen/site-screen'
+import { Button, buttonClass } from '../ui/button'
+import { DeckEditor } from './deck-editor'
+import { ImportCopy } from './import-copy'
+import { LanguageChoice } from './language'
+import { SearchPanel } from './search-panel'
+import { usePlacing } from './use-placing'
+import { WordsPanel } from './words-panel'
+
+/** The Copy screen: the deck at the left, where its words stand in the middle, the page at the right. */
+export function Copy(props: SiteScreenProps) {
+  return (
+    <SiteScreen {...props}>
+      <Screen exportedRevision={props.exportedRevision} />
+    </SiteScreen>
+  )
+}
+
+/** A passage that is looked at: the block that has it, or the unplaced words, and its text in the deck. */
+export type Looked = { block?: string; unplaced?: string; text: string }
+
+function Screen({ exportedRevision }: { exportedRevision: number | null }) {
+  const store = useCompose()
+  const { siteId } = store.getState()
+  const page = useComposeState(pageOf)
+  const firstLanguage = useComposeState((state) => state.session.site.language)
+  const [language, setLanguage] = useState(firstLanguage)
+  const [looked, setLooked] = useState<Looked | null>(null)
+  const [importing, setImporting] = useState(false)
+  const [searching, setSearching] = useState(false)
+  return (
+    <div className="flex h-screen flex-col overflow-hidden">
+      <SiteBar screen="copy" exportedRevision={exportedRevision}>
+        <Link to={`/sites/${siteId}/pages/${page.id}/compose`} className={buttonClass('primary')}>
+          On to Compose
+        </Link>
+      </SiteBar>
+      <div className="flex min-h-0 flex-1">
+        <main className="flex w-[40%] min-w-0 flex-col border-r border-line-strong bg-field">
+          <div className="flex h-9 shrink-0 items-center gap-2 border-b border-line-strong bg-ground px-3">
+            <h1 className="text-[14px] font-semibold">Copy deck</h1>
+            <LanguageChoice language={language} onChange={setLanguage} />
+            <span className="flex-1" />
+            <Button className="!h-[26px]" aria-pressed={searching} onClick={() => setSearching(!searching)}>
+              Search and replace
+            </Button>
+            <Button className="!h-[26px]" onClick={() => setImporting(true)}>
+              <FileUp size={14} strokeWidth={1.5} /> Import
+            </Button>
+          </div>
+          {searching && <SearchPanel language={language} onLook={setLooked} />}
+          <DeckEditor key={language} language={language} looked={looked} onLook={setLooked} />
+        </main>
+        <section aria-label="Where the words stand" className="flex w-[27%] min-w-0 flex-col border-r border-line-strong bg-panel">
+          <WordsPanel language={language} looked={looked} onLook={setLooked} />
+        </section>
+        <aside aria-label="The page" className="flex min-w-0 flex-1 flex-col">
+          <PageSide language={language} marked={looked?.block} onLook={setLooked} />
+        </aside>
+      </div>
+      {importing && <ImportCopy language={language} onClose={() => setImporting(false)} />}
+    </div>
+  )
+}
+
+type PageSideProps = { language: string; marked: string | undefined; onLook: (looked: Looked) => void }
+
+function PageSide({ language, marked, onLook }: PageSideProps) {
+  const views = useComposeState((state) => state.session.site.views)
+  const [shown, setShown] = useState<number | 'all'>(views[0] ?? 1280)
+  const placing = usePlacing()
+  const widths = shown === 'all' ? views : [shown]
+  return (
+    <>
+      <div
+        className="flex h-9 shrink-0 items-center gap-1 border-b border-line-strong bg-ground px-3"
+        role="group"
+        aria-label="Widths shown"
+      >
+        {[...views, 'all' as const].map((one) => (
+          <button
+            key={one}
+            type="button"
+            aria-pressed={one === shown}
+            className="figure h-[24px] rounded-2 border border-line-strong bg-field px-2 hover:border-ink aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-on-ink"
+            onClick={() => setShown(one)}
+          >
+            {one === 'all' ? 'All' : one}
+          </button>
+        ))}
+      </div>
+      <div className="flex min-h-0 flex-1 gap-2 bg-ground">
+        {widths.map((width) => (
+          <div key={width} className="min-w-0" style={{ flex: `${width} 1 0` }}>
+            <LivePage
+              width={width}
+              language={language}
+              marked={marked}
+              onPick={(block) => onLook({ block, text: '' })}
+              onDropOn={placing.dropOn}
+            />
+          </div>
+        ))}
+      </div>
+    </>
+  )
+}

@@ -1,0 +1,204 @@
+import { defaultKeymap } from '@codemirror/commands'
+import { markdown } from '@codemirror/lang-markdown'
+import { HighlightStyle, syntaxHighlighting } from '@codemirror/language'
+import { EditorState, Transaction } from '@codemirror/state'
+import { drawSelection, EditorView, keymap, placeholder } from '@codemirror/view'
+import { tags } from '@lezer/highlight'
+import { useEffect, useRef, useState } from 'react'
+import { toast } from 'sonner'
+import { deckOf } from '#core/deck/deck'
+import { deckLinks } from '#core/deck/links'
+import { MAX_DECK } from '#core/deck/parse'
+import { passageMarkdown } from '#core/deck/print'
+import type { Site } from '#core/site/schema'
+import { useCompose } from '../compose/context'
+import { redo, undo } from '../compose/store'
+import type { Looked } from './copy'
+import { applyDeck, changeBetween, deckText, outlineOf, readText, sameDeck } from './deck-sync'
+import { DeckOutline } from './deck-outline'
+
+/** Time that a heading of a page or section may take to be typed, ms. */
+const OUTLINE_RESTS = 700
+/** Typing that rests for longer than this begins another step of undo, ms. */
+const GESTURE_RESTS = 1200
+
+const look = HighlightStyle.define([
+  { tag: tags.heading1, fontWeight: '700', fontSize: '17px' },
+  { tag: tags.heading2, fontWeight: '650', fontSize: '14px' },
+  { tag: [tags.heading3, tags.heading4], fontWeight: '600' },
+  { tag: tags.strong, fontWeight: '650' },
+  { tag: tags.emphasis, fontStyle: 'italic' },
+  { tag: [tags.processingInstruction, tags.contentSeparator, tags.url], color: 'var(--color-muted)' },
+  { tag: tags.link, color: 'var(--color-reed)' },
+  { tag: tags.quote, color: 'var(--color-ink-2)' },
+])
+
+const theme = EditorView.theme({
+  '&': { height: '100%', fontSize: '13.5px' },
+  '&.cm-focused': { outline: 'none' },
+  '.cm-scroller': { fontFamily: 'var(--font-sans)', lineHeight: '1.55' },
+  '.cm-content': { padding: '14px 18px 60px', caretColor: 'var(--color-ink)' },
+  '.cm-cursor': { borderLeftColor: 'var(--color-ink)' },
+  '.cm-selectionBackground': { background: 'var(--color-wash) !important' },
+})
+
+// eslint-disable-next-line no-control-regex -- these are the characters that text does not have
+const BINARY = /[\u0000-\u0008\u000e-\u001f]/
+
+/** Keeps out what is no text, or more than a deck may hold, and says so. */
+const guard = EditorState.transactionFilter.of((transaction) => {
+  if (!transaction.docChanged || !transaction.isUserEvent('input')) return transaction
+  let binary = false
+  transaction.changes.iterChanges((_a, _b, _c, _d, inserted) => (binary ||= BINARY.test(inserted.toString())))
+  if (binary) toast.error('What was pasted is binary data, not text. Nothing was changed.')
+  else if (transaction.newDoc.length > MAX_DECK)
+    toast.error(
+      `A copy deck holds ${MAX_DECK.toLocaleString('en-GB')} characters at most; this would make ${transaction.newDoc.length.toLocaleString('en-GB')}. Nothing was changed.`,
+    )
+  else return transaction
+  return []
+})
+
+/** The passage at a place of the text: the words around the caret, up to blank lines, and who holds them. */
+function passageAt(site: Site, language: string, text: string, at: number): Looked | null {
+  const links = deckLinks(site)
+  const before = text.slice(0, at).split('\n')
+  const after = text.slice(at).split('\n')
+  const line = (before.at(-1) ?? '') + (after[0] ?? '')
+  if (line.trim() === '') return null
+  const keys = (one: string) =>
+    readText(site, `# P\n\n## S\n\n${one}`).pages[0]?.sections[0]?.passages.map((passage) =>
+      passageMarkdown({ ...passage, entry: 0 }, links),
+    ) ?? []
+  const [wanted] = keys(line)
+  if (wanted === undefined) return null
+  for (const page of deckOf(site, language).pages) {
+    for (const passage of page.sections.flatMap((section) => section.passages)) {
+      if (passageMarkdown({ ...passage, entry: 0 }, links) !== wanted) continue
+      return 'block' in passage ? { block: passage.block, text: '' } : { unplaced: passage.unplaced, text: '' }
+    }
+  }
+  return null
+}
+
+type DeckEditorProps = { language: string; looked: Looked | null; onLook: (looked: Looked | null) => void }
+
+/** The copy deck as Markdown. What is typed goes to the page at once; what changes there comes back. */
+export function DeckEditor({ language, looked, onLook }: DeckEditorProps) {
+  const store = useCompose()
+  const host = useRef<HTMLDivElement>(null)
+  const editor = useRef<EditorView | null>(null)
+  const [text, setText] = useState(() => deckText(store.getState().session.site, language))
+  const latest = useRef({ onLook })
+  latest.current = { onLook }
+
+  useEffect(() => {
+    let own: Site | null = null
+    let outline = ''
+    let waiting: ReturnType<typeof setTimeout> | undefined
+    let gesture = 0
+    let typed = 0
+    const siteOf = () => store.getState().session.site
+
+    const take = (value: string) => {
+      clearTimeout(waiting)
+      waiting = undefined
+      const deck = readText(siteOf(), value)
+      outline = outlineOf(deck)
+      applyDeck(store, deck, language, 'go', 'copy deck', `deck-${gesture}`)
+      own = siteOf()
+    }
+    const onType = (value: string) => {
+      const now = Date.now()
+      if (now - typed > GESTURE_RESTS) gesture++
+      typed = now
+      setText(value)
+      const next = outlineOf(readText(siteOf(), value))
+      clearTimeout(waiting)
+      if (next === outline) take(value)
+      else waiting = setTimeout(() => take(value), OUTLINE_RESTS)
+    }
+    /** Brings the text to the site, where they say different things. */
+    const show = () => {
+      const site = siteOf()
+      const now = view.state.doc.toString()
+      const wanted = deckText(site, language)
+      outline = outlineOf(readText(site, wanted))
+      if (sameDeck(now, wanted, site)) return
+      view.dispatch({ changes: changeBetween(now, wanted), annotations: Transaction.userEvent.of('sync') })
+      setText(wanted)
+    }
+    const view = new EditorView({
+      parent: host.current!,
+      state: EditorState.create({
+        doc: deckText(siteOf(), language),
+        extensions: [
+          guard,
+          drawSelection(),
+          EditorView.lineWrapping,
+          EditorView.contentAttributes.of({ 'aria-label': 'Copy deck', spellcheck: 'true' }),
+          placeholder('# Page\n\n## Section\n\n### Heading\n\nWords …'),
+          markdown(),
+          syntaxHighlighting(look),
+          theme,
+          keymap.of([
+            { key: 'Mod-z', run: () => (undo(store), true) },
+            { key: 'Mod-Shift-z', run: () => (redo(store), true) },
+            { key: 'Mod-y', run: () => (redo(store), true) },
+            ...defaultKeymap,
+          ]),
+          EditorView.updateListener.of((update) => {
+            const synced = update.transactions.some((one) => one.isUserEvent('sync'))
+            if (update.docChanged && !synced) onType(update.state.doc.toString())
+            if ((update.selectionSet || update.docChanged) && !synced && update.view.hasFocus)
+              latest.current.onLook(passageAt(siteOf(), language, update.state.doc.toString(), update.state.selection.main.head))
+          }),
+          EditorView.domEventHandlers({
+            blur: () => {
+              if (waiting !== undefined) take(view.state.doc.toString())
+              show()
+            },
+          }),
+        ],
+      }),
+    })
+    outline = outlineOf(readText(siteOf(), view.state.doc.toString()))
+    editor.current = view
+    const unsubscribe = store.subscribe((state, before) => {
+      const { site } = state.session
+      if (site === before.session.site || site === own || waiting !== undefined) return
+      // The edit that is being made by this very editor is not shown back to it.
+      queueMicrotask(() => siteOf() !== own && show())
+    })
+    return () => {
+      if (waiting !== undefined) take(view.state.doc.toString())
+      unsubscribe()
+      view.destroy()
+    }
+  }, [store, language])
+
+  // What is looked at elsewhere is brought into sight here.
+  useEffect(() => {
+    const view = editor.current
+    if (!view || !looked || looked.text === '' || view.hasFocus) return
+    const at = view.state.doc.toString().indexOf(looked.text)
+    if (at < 0) return
+    view.dispatch({
+      selection: { anchor: at, head: at + looked.text.length },
+      effects: EditorView.scrollIntoView(at, { y: 'center' }),
+    })
+  }, [looked])
+
+  const goTo = (line: number) => {
+    const view = editor.current!
+    const { from } = view.state.doc.line(line + 1)
+    view.dispatch({ selection: { anchor: from }, effects: EditorView.scrollIntoView(from, { y: 'start', yMargin: 12 }) })
+    view.focus()
+  }
+  return (
+    <div className="flex min-h-0 flex-1">
+      <DeckOutline text={text} onGo={goTo} />
+      <div ref={host} className="min-w-0 flex-1 overflow-hidden" data-deck />
+    </div>
+  )
+}

@@ -1,0 +1,31 @@
+import { useMemo } from 'react'
+
+type Heading = { level: 1 | 2; name: string; line: number }
+
+/** Headings of pages and sections in a deck, with their lines. */
+export function headingsOf(text: string): Heading[] {
+  return text.split('\n').flatMap((line, i): Heading[] => {
+    const match = /^(#{1,2})\s+(.+?)\s*#*$/.exec(line)
+    return match ? [{ level: match[1]!.length as 1 | 2, name: match[2]!, line: i }] : []
+  })
+}
+
+/** The headings of the deck, to go to. */
+export function DeckOutline({ text, onGo }: { text: string; onGo: (line: number) => void }) {
+  const headings = useMemo(() => headingsOf(text), [text])
+  return (
+    <nav aria-label="Outline of the deck" className="w-[124px] shrink-0 overflow-y-auto border-r border-line bg-panel py-2">
+      {headings.map(({ level, name, line }) => (
+        <button
+          key={line}
+          type="button"
+          className={`block w-full truncate px-2.5 py-0.5 text-left text-label hover:bg-ground ${level === 1 ? 'mt-1.5 font-semibold' : 'pl-4 text-ink-2'}`}
+          onClick={() => onGo(line)}
+        >
+          {name}
+        </button>
+      ))}
+      {headings.length === 0 && <p className="px-2.5 text-label text-muted">Headings stand here.</p>}
+    </nav>
+  )
+}

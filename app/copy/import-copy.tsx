@@ -1,0 +1,155 @@
+import { Dialog } from 'radix-ui'
+import { useMemo, useState } from 'react'
+import { toast } from 'sonner'
+import { deckLinks } from '#core/deck/links'
+import { sameName } from '#core/deck/names'
+import { MAX_DECK, parseDeck } from '#core/deck/parse'
+import { pageFor } from '#core/deck/reconcile'
+import { useCompose, useComposeState } from '../compose/context'
+import { pageOf } from '../compose/store'
+import { Button } from '../ui/button'
+import { Choice } from '../ui/choice'
+import { type Destination, importDeck } from './import-deck'
+
+/** Reads a document on the server. @returns its Markdown, or a sentence that says what is wrong */
+async function readFile(siteId: string, file: File): Promise<{ text: string } | { problem: string }> {
+  const form = new FormData()
+  form.set('file', file)
+  try {
+    const response = await fetch(`/sites/${siteId}/copy-file`, { method: 'POST', body: form })
+    return (await response.json()) as { text: string } | { problem: string }
+  } catch {
+    return { problem: `“${file.name}” was not read: the server cannot be reached.` }
+  }
+}
+
+/** Brings a document of copy into the deck: a file or pasted text, with a say in where each of its pages goes. */
+export function ImportCopy({ language, onClose }: { language: string; onClose: () => void }) {
+  const store = useCompose()
+  const [text, setText] = useState('')
+  const [name, setName] = useState('')
+  const [problem, setProblem] = useState('')
+  const read = async (file: File | undefined) => {
+    if (!file) return
+    const answer = await readFile(store.getState().siteId, file)
+    if ('problem' in answer) return setProblem(answer.problem)
+    setProblem('')
+    setName(file.name)
+    setText(answer.text)
+  }
+  const typed = (value: string) => {
+    // eslint-disable-next-line no-control-regex -- these are the characters that text does not have
+    if (/[\u0000-\u0008\u000e-\u001f]/.test(value)) return setProblem('This is binary data, not text.')
+    if (value.length > MAX_DECK)
+      return setProblem(
+        `A copy deck holds ${MAX_DECK.toLocaleString('en-GB')} characters at most; this has ${value.length.toLocaleString('en-GB')}.`,
+      )
+    setProblem('')
+    setText(value)
+  }
+  return (
+    <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/30" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed left-1/2 top-[8vh] z-50 flex max-h-[84vh] w-[640px] -translate-x-1/2 flex-col gap-3 overflow-auto rounded-2 bg-panel p-5 shadow-float"
+        >
+          <Dialog.Title className="text-title font-semibold">Import copy</Dialog.Title>
+          <p className="text-ink-2">
+            Markdown, plain text or Word. A first-level heading names a page, a second-level heading a section.
+          </p>
+          <label className="flex items-center gap-3">
+            <span className="sr-only">Document of copy</span>
+            <input type="file" accept=".md,.markdown,.txt,.docx" onChange={(event) => void read(event.target.files?.[0])} />
+          </label>
+          <textarea
+            aria-label="Text to import"
+            rows={8}
+            placeholder="Or paste the text here"
+            className="figure w-full resize-y rounded-2 border border-line-strong bg-field px-2 py-1"
+            value={text}
+            onChange={(event) => typed(event.target.value)}
+          />
+          {problem !== '' && (
+            <p role="alert" className="bg-rust-wash px-2 py-1 text-rust">
+              {problem} Nothing was changed.
+            </p>
+          )}
+          <Destinations key={text} text={text} name={name} language={language} onClose={onClose} />
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  )
+}
+
+type DestinationsProps = { text: string; name: string; language: string; onClose: () => void }
+
+function Destinations({ text, name, language, onClose }: DestinationsProps) {
+  const store = useCompose()
+  const site = useComposeState((state) => state.session.site)
+  const page = useComposeState(pageOf)
+  const deck = useMemo(() => parseDeck(text, deckLinks(site)), [text, site])
+  const strangers = deck.pages.filter((one) => one.name !== '' && !pageFor(site, one.name, page.id))
+  // The first page of a document that knows none of the site's pages is most likely meant for the empty page at hand.
+  const first = (i: number): Destination =>
+    i === 0 && page.sections.length === 0 && strangers.length === deck.pages.length ? 'this' : 'new'
+  const [chosen, setChosen] = useState<Record<string, Destination>>({})
+  const destinationOf = (one: string): Destination =>
+    chosen[one] ?? first(strangers.findIndex((other) => sameName(other.name, one)))
+  const passages = deck.pages.flatMap((one) => one.sections.flatMap((section) => section.passages)).length
+  const take = () => {
+    if (
+      importDeck(
+        store,
+        deck,
+        language,
+        Object.fromEntries(strangers.map((one) => [one.name, destinationOf(one.name)])),
+        name || 'pasted text',
+      )
+    ) {
+      toast.success(`${passages} ${passages === 1 ? 'passage' : 'passages'} imported. Undo brings back the deck as it was.`)
+      onClose()
+    }
+  }
+  const options = [
+    { value: 'this' as const, label: `is this page, “${page.name}”` },
+    { value: 'new' as const, label: 'becomes a new page' },
+    { value: 'keep' as const, label: 'is kept, without a page' },
+  ]
+  return (
+    <>
+      {passages > 0 && (
+        <div className="border-t border-line pt-2">
+          <p>
+            <span className="figure">{passages}</span> passages in{' '}
+            <span className="figure">{deck.pages.reduce((sum, one) => sum + one.sections.length, 0)}</span> sections.{' '}
+            {strangers.length === 0
+              ? 'Every page of the document is a page of this site.'
+              : strangers.length === deck.pages.length
+                ? 'Its headings match no page of this site:'
+                : 'Some of its headings match no page of this site:'}
+          </p>
+          {strangers.map((one) => (
+            <div key={one.name} className="mt-1.5 flex items-center gap-2">
+              <span className="min-w-0 flex-1 truncate font-semibold">{one.name}</span>
+              <Choice
+                className="w-64"
+                label={`What becomes of ${one.name}`}
+                value={destinationOf(one.name)}
+                options={options}
+                onChange={(next) => setChosen({ ...chosen, [one.name]: next })}
+              />
+            </div>
+          ))}
+        </div>
+      )}
+      <div className="flex justify-end gap-2">
+        <Button onClick={onClose}>Cancel</Button>
+        <Button look="primary" disabled={passages === 0} onClick={take}>
+          Import
+        </Button>
+      </div>
+    </>
+  )
+}

@@ -1,0 +1,46 @@
+import { deckLinks } from '#core/deck/links'
+import type { Deck } from '#core/deck/passage'
+import { reconcile } from '#core/deck/reconcile'
+import { applyEdit, type Edit } from '#core/edits/index'
+import { slug } from '#core/render/names'
+import { newPage } from '#core/site/defaults'
+import type { Site } from '#core/site/schema'
+import { type ComposeStore, editAll, makeId } from '../compose/store'
+
+/** What becomes of a page of a document that the site does not have: the page at hand, a new page, or words without a page. */
+export type Destination = 'this' | 'new' | 'keep'
+
+function freeAddress(site: Site, name: string): string {
+  const start = slug(name).slice(0, 60)
+  let address = start
+  for (let n = 2; site.pages.some((page) => page.address === address); n++) address = `${start}-${n}`
+  return address
+}
+
+/**
+ * Brings a document into the deck as one step: pages that it needs, and its words. No word of the site is deleted;
+ * what the document does not have is kept unplaced.
+ * @returns true if it was made
+ */
+export function importDeck(
+  store: ComposeStore,
+  deck: Deck,
+  language: string,
+  destinations: Record<string, Destination>,
+  label: string,
+): boolean {
+  const { session, pageId } = store.getState()
+  const edits: Edit[] = []
+  let site = session.site
+  const make = (edit: Edit) => {
+    site = applyEdit(site, edit).site
+    edits.push(edit)
+  }
+  for (const [name, destination] of Object.entries(destinations)) {
+    if (destination === 'this') make({ kind: 'page-field', page: pageId, values: { name } })
+    else if (destination === 'new')
+      make({ kind: 'page-add', index: site.pages.length, page: newPage(makeId, name, freeAddress(site, name)) })
+  }
+  const words = reconcile(site, deck, { language, links: deckLinks(site), makeId, missing: 'keep', home: pageId })
+  return editAll(store, `import of ${label}`.slice(0, 120), [...edits, ...words])
+}

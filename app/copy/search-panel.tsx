@@ -1,0 +1,84 @@
+import { useMemo, useState } from 'react'
+import { replaceInDeck, searchDeck } from '#core/deck/search'
+import { useCompose, useComposeState } from '../compose/context'
+import { editAll } from '../compose/store'
+import { Button } from '../ui/button'
+import type { Looked } from './copy'
+
+/** Search and replace over all words of the site, on its pages and unplaced. */
+export function SearchPanel({ language, onLook }: { language: string; onLook: (looked: Looked) => void }) {
+  const store = useCompose()
+  const site = useComposeState((state) => state.session.site)
+  const [query, setQuery] = useState('')
+  const [by, setBy] = useState('')
+  const [matchCase, setMatchCase] = useState(false)
+  const [wholeWords, setWholeWords] = useState(false)
+  const options = useMemo(() => ({ matchCase, wholeWords }), [matchCase, wholeWords])
+  const hits = useMemo(() => searchDeck(site, language, query, options), [site, language, query, options])
+  const count = hits.reduce((sum, one) => sum + one.count, 0)
+  const field = 'h-[28px] min-w-0 flex-1 rounded-2 border border-line-strong bg-field px-2'
+  return (
+    <section aria-label="Search and replace" className="shrink-0 border-b border-line-strong bg-panel px-3 py-2">
+      <div className="flex gap-2">
+        <input
+          autoFocus
+          aria-label="Search for"
+          placeholder="Search for"
+          className={field}
+          value={query}
+          onChange={(event) => setQuery(event.target.value)}
+        />
+        <input
+          aria-label="Replace by"
+          placeholder="Replace by"
+          className={field}
+          value={by}
+          onChange={(event) => setBy(event.target.value)}
+        />
+        <Button
+          disabled={count === 0}
+          onClick={() => editAll(store, `replace “${query}”`, replaceInDeck(site, language, query, by, options))}
+        >
+          Replace all
+        </Button>
+      </div>
+      <div className="mt-1.5 flex items-center gap-3 text-label text-ink-2">
+        <label className="flex items-center gap-1">
+          <input
+            type="checkbox"
+            className="accent-ink"
+            checked={matchCase}
+            onChange={(event) => setMatchCase(event.target.checked)}
+          />{' '}
+          Match case
+        </label>
+        <label className="flex items-center gap-1">
+          <input
+            type="checkbox"
+            className="accent-ink"
+            checked={wholeWords}
+            onChange={(event) => setWholeWords(event.target.checked)}
+          />{' '}
+          Whole words
+        </label>
+        <span className="figure" data-hits>
+          {query === '' ? '' : `${count} in ${hits.length} ${hits.length === 1 ? 'passage' : 'passages'}`}
+        </span>
+      </div>
+      <ul className="max-h-28 overflow-y-auto">
+        {hits.map((hit, i) => (
+          <li key={i}>
+            <button
+              type="button"
+              className="block w-full truncate py-0.5 text-left hover:bg-ground"
+              onClick={() => onLook({ ...('block' in hit ? { block: hit.block } : { unplaced: hit.unplaced }), text: hit.text })}
+            >
+              <span className="text-label text-muted">{hit.section} </span>
+              {hit.text}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}

@@ -1,0 +1,74 @@
+import { Form, Link } from 'react-router'
+import type { Page, Site } from '#core/site/schema'
+import { Button, buttonClass } from '../ui/button'
+import { stepsOf } from '../ui/steps'
+import { TopBar } from '../ui/top-bar'
+
+type Entry = { id: string; page: string; fields: { name: string; value: string }[]; createdAt: number }
+export type InboxProps = {
+  siteId: string
+  site: Site
+  page: Page
+  revision: number
+  exportedRevision: number | null
+  entries: Entry[]
+}
+
+const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
+
+/** What visitors of the played pages sent with their forms. */
+export function Inbox({ siteId, site, page, revision, exportedRevision, entries }: InboxProps) {
+  return (
+    <div className="flex h-screen flex-col overflow-hidden">
+      <TopBar
+        siteName={site.name}
+        pageName={page.name}
+        pages={site.pages.map((one) => ({ id: one.id, name: one.name, to: `/sites/${siteId}/pages/${one.id}/inbox` }))}
+        steps={stepsOf({ siteId, site, page, exported: exportedRevision === revision })}
+      >
+        <Link to={`/sites/${siteId}/pages/${page.id}/play`} className={buttonClass('primary')}>
+          Play page
+        </Link>
+      </TopBar>
+      <main className="min-h-0 flex-1 overflow-y-auto">
+        <div className="mx-auto max-w-3xl px-6 py-8">
+          <h1 className="text-title font-semibold">Form inbox</h1>
+          <p className="mt-1 max-w-xl text-ink-2">
+            A stand-in on this machine for a mail service: what is sent with the forms of played pages arrives here, and nowhere
+            else. Give a form an address in Compose before the site is handed over.
+          </p>
+          <p className="mt-4 text-label text-ink-2">
+            <span className="figure">{entries.length}</span> {entries.length === 1 ? 'entry' : 'entries'}
+          </p>
+          <ul>
+            {entries.map((entry) => (
+              <li key={entry.id} className="mt-2 border-t border-line-strong pt-2">
+                <div className="flex items-baseline justify-between">
+                  <span className="font-semibold">{entry.page}</span>
+                  <span className="figure text-ink-2">{when.format(entry.createdAt)}</span>
+                </div>
+                <dl className="mt-1 grid grid-cols-[160px_1fr_auto] gap-x-4 gap-y-0.5">
+                  {entry.fields.map((field) => (
+                    <div key={field.name} className="contents">
+                      <dt className="text-ink-2">{field.name}</dt>
+                      <dd className="col-span-2 whitespace-pre-wrap">{field.value === '' ? '–' : field.value}</dd>
+                    </div>
+                  ))}
+                </dl>
+                <Form method="post" className="mt-1.5">
+                  <input type="hidden" name="entry" value={entry.id} />
+                  <Button type="submit" className="!h-[24px]">
+                    Delete
+                  </Button>
+                </Form>
+              </li>
+            ))}
+          </ul>
+          {entries.length === 0 && (
+            <p className="mt-6 text-ink-2">Nothing has arrived yet. Play a page with a form, fill it in and send it.</p>
+          )}
+        </div>
+      </main>
+    </div>
+  )
+}

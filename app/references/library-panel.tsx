@@ -1,0 +1,67 @@
+import { useEffect, useState } from 'react'
+import { toast } from 'sonner'
+import type { Picture } from '#core/site/schema'
+import { useCompose } from '../compose/context'
+import { editAll, makeId } from '../compose/store'
+import { pictureCard } from './board-edits'
+
+type Found = { name: string; title: string; words: string[] }
+
+/** The local picture library: pictures found by words, put on the board with a press. */
+export function LibraryPanel() {
+  const store = useCompose()
+  const [query, setQuery] = useState('')
+  const [found, setFound] = useState<Found[]>([])
+  useEffect(() => {
+    const request = new AbortController()
+    fetch(`/library?q=${encodeURIComponent(query)}`, { signal: request.signal })
+      .then((response) => response.json() as Promise<Found[]>)
+      .then(setFound)
+      .catch(() => undefined)
+    return () => request.abort()
+  }, [query])
+  const take = async (one: Found) => {
+    const { siteId } = store.getState()
+    try {
+      const response = await fetch(`/sites/${siteId}/library`, {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify({ name: one.name }),
+      })
+      const answer = (await response.json()) as Omit<Picture, 'id'> | { problem: string }
+      if ('problem' in answer) toast.error(answer.problem)
+      else editAll(store, `add ${one.title}`, pictureCard(store.getState().session.site, { ...answer, id: makeId() }))
+    } catch {
+      toast.error(`“${one.title}” was not taken: the server cannot be reached.`)
+    }
+  }
+  return (
+    <section aria-label="Picture library" className="flex min-h-0 flex-1 flex-col border-t border-line-strong p-3">
+      <h2 className="font-semibold">Picture library</h2>
+      <p className="text-label text-ink-2">A stand-in on this machine for a picture service: painted by a script, free to use.</p>
+      <input
+        aria-label="Find pictures by words"
+        placeholder="Find: evening, texture, portrait …"
+        className="my-2 h-[28px] w-full shrink-0 rounded-2 border border-line-strong bg-field px-2"
+        value={query}
+        onChange={(event) => setQuery(event.target.value)}
+      />
+      <ul className="grid min-h-0 flex-1 auto-rows-min grid-cols-2 gap-2 overflow-y-auto">
+        {found.map((one) => (
+          <li key={one.name}>
+            <button type="button" className="block w-full text-left" title={one.words.join(', ')} onClick={() => void take(one)}>
+              <img
+                src={`/library/${one.name}`}
+                alt=""
+                loading="lazy"
+                className="aspect-[3/2] w-full border border-line object-cover hover:border-ink"
+              />
+              <span className="block truncate text-label text-ink-2">{one.title}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {found.length === 0 && query !== '' && <p className="text-label text-ink-2">No picture of the library has these words.</p>}
+    </section>
+  )
+}

@@ -1,0 +1,49 @@
+import { Link } from 'react-router'
+import { useState } from 'react'
+import { useCompose, useComposeState } from '../compose/context'
+import { pageOf } from '../compose/store'
+import { SiteBar } from '../screen/site-bar'
+import { SiteScreen, type SiteScreenProps } from '../screen/site-screen'
+import { buttonClass } from '../ui/button'
+import { Board } from './board'
+import { CardPanel } from './card-panel'
+import { LibraryPanel } from './library-panel'
+
+/** The References screen: the board at the left; the chosen card, and the local picture library, at the right. */
+export function References(props: SiteScreenProps) {
+  return (
+    <SiteScreen {...props}>
+      <Screen exportedRevision={props.exportedRevision} />
+    </SiteScreen>
+  )
+}
+
+const NOBODY: ReadonlySet<string> = new Set()
+
+function Screen({ exportedRevision }: { exportedRevision: number | null }) {
+  const store = useCompose()
+  const { siteId } = store.getState()
+  const page = useComposeState(pageOf)
+  const board = useComposeState((state) => state.session.site.board)
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(NOBODY)
+  const [picking, setPicking] = useState(false)
+  const cards = board.filter((one) => chosen.has(one.id))
+  return (
+    <div className="flex h-screen flex-col overflow-hidden">
+      <SiteBar screen="references" exportedRevision={exportedRevision}>
+        <Link to={`/sites/${siteId}/pages/${page.id}/compose`} className={buttonClass('primary')}>
+          On to Compose
+        </Link>
+      </SiteBar>
+      <div className="flex min-h-0 flex-1">
+        <main className="min-w-0 flex-1">
+          <Board chosen={chosen} onChoose={setChosen} picking={picking} onPicked={() => setPicking(false)} />
+        </main>
+        <aside aria-label="Card and library" className="flex w-[300px] shrink-0 flex-col border-l border-line-strong bg-panel">
+          <CardPanel cards={cards} onChoose={setChosen} picking={picking} onPick={setPicking} />
+          <LibraryPanel />
+        </aside>
+      </div>
+    </div>
+  )
+}
