@@ -3,7 +3,7 @@ import { rmSync } from 'node:fs'
 import { composed, finish, start, temporaryFolder } from '../e2e/application'
 import { middle, onScreen } from '../e2e/views'
 import { CHROMIUM } from '../playwright.config'
-import { print } from './measure'
+import { middleOf, print } from './measure'
 
 const ROUNDS = 60
 
@@ -60,8 +60,7 @@ try {
     }
   }
   const times = await page.evaluate(() => (window as unknown as { times: Times }).times)
-  const median = (list: number[]) => list.slice(10).sort((a, b) => a - b)[Math.floor((list.length - 10) / 2)]!
-  const [ours, byHand] = [median(times.ours), median(times.byHand)]
+  const [ours, byHand] = [middleOf(times.ours.slice(10)), middleOf(times.byHand.slice(10))]
   print({
     what: 'key press to painted in three views, median',
     against: 'the same style set by hand in the three iframes',

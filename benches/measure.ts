@@ -8,9 +8,11 @@ export function median<T>(runs: number, prepare: () => T, work: (prepared: T) =>
     const took = performance.now() - start
     if (i >= runs) times.push(took)
   }
-  times.sort((a, b) => a - b)
-  return times[Math.floor(times.length / 2)]!
+  return middleOf(times)
 }
+
+/** The middle one of some figures. */
+export const middleOf = (list: readonly number[]): number => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)]!
 
 export type Row = {
   what: string

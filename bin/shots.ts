@@ -24,18 +24,88 @@ async function decoded(page: Page) {
   }
 }
 
+/** Opens another step of the work by its place in the path. */
+async function step(page: Page, name: string) {
+  await page.getByRole('navigation', { name: 'Path of the work' }).getByRole('link', { name }).click()
+  await page.waitForURL(new RegExp(`/${name.toLowerCase()}$`))
+}
+
 /** Each view by its file name, in the order that they are reached. */
 const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
   ['sites', (page, url) => page.goto(url).then(() => undefined)],
   [
-    'compose',
+    'brief',
     async (page) => {
       await page.getByRole('link', { name: 'Open Hollin Ridge Observatory' }).click()
+      await composed(page)
+      await step(page, 'Brief')
+      await page.frameLocator('[data-live] iframe').locator('h1').waitFor()
+    },
+  ],
+  [
+    'copy',
+    async (page) => {
+      await step(page, 'Copy')
+      await page.frameLocator('[data-live] iframe').locator('h1').waitFor()
+      await page.locator('[data-deck]').getByText('Two hours under one').click()
+    },
+  ],
+  [
+    'references',
+    async (page) => {
+      await step(page, 'References')
+      await page.locator('[data-card=picture]').first().getByRole('button').click()
+      await page.locator('[data-palette] li').first().waitFor()
+      await page.locator('[aria-label="Picture library"] img').first().waitFor()
+    },
+  ],
+  [
+    'compose',
+    async (page) => {
+      await step(page, 'Compose')
       await composed(page)
       await press(page, 1280, 'h1')
     },
   ],
-  ['compose-grid', (page) => page.keyboard.press('g')],
+  [
+    'wire',
+    async (page) => {
+      await page.keyboard.press('w')
+      await page.keyboard.press('t')
+    },
+  ],
+  [
+    'compare',
+    async (page) => {
+      await page.keyboard.press('Shift+W')
+      await page.frameLocator('[data-compare] iframe').first().locator('h1').waitFor()
+    },
+  ],
+  [
+    'chooser',
+    async (page) => {
+      await page.keyboard.press('Shift+W')
+      await page.keyboard.press('w')
+      await page.keyboard.press('t')
+      await composed(page)
+      await press(page, 1280, 'h1')
+      await page
+        .getByRole('complementary', { name: 'Running order' })
+        .getByRole('button', { name: /^03 Reasons/ })
+        .click()
+      await page.keyboard.press('s')
+      await page.locator('[data-arrangement]').first().waitFor()
+    },
+  ],
+  [
+    'compose-grid',
+    async (page) => {
+      await page.keyboard.press('Escape')
+      await page.locator('[data-arrangement]').first().waitFor({ state: 'detached' })
+      await press(page, 1280, 'h1')
+      await page.keyboard.press('g')
+    },
+  ],
   [
     'compose-exception',
     async (page) => {

@@ -1,8 +1,9 @@
-import { EMPTY_PAGE_BRIEF, EMPTY_SITE_BRIEF } from '#core/site/brief'
 import { DEFAULT_BREAKPOINTS, DEFAULT_GUIDE } from '#core/site/defaults'
 import { FILE_FORMAT, FILE_VERSION, type Site } from '#core/site/schema'
 import type { StyleGuide } from '#core/site/style-guide'
 import { pixels, role, token } from '#core/style/values'
+import { autumnBrief, board, brief } from './observatory-brief'
+import { withWinter } from './winter'
 import { beginSite, button, divider, eyebrow, group, heading, icon, link, nav, painting, picture, section, text } from './compose'
 
 const fluid = (small: number, large: number) => ({
@@ -495,7 +496,7 @@ export function observatory(): Site {
   const linked = JSON.parse(JSON.stringify(sections), (key, value: unknown) =>
     key === 'section' && typeof value === 'string' ? byJob.get(value) : value,
   ) as typeof sections
-  return {
+  return withWinter({
     format: FILE_FORMAT,
     version: FILE_VERSION,
     name: 'Hollin Ridge Observatory',
@@ -504,21 +505,21 @@ export function observatory(): Site {
     views: [1280, 768, 375],
     guide,
     pictures: PICTURES.map(painting),
-    brief: EMPTY_SITE_BRIEF,
+    brief,
     unplaced: [],
-    board: [],
+    board,
     pages: [
       {
         id: page,
         name: 'Autumn nights',
         address: '',
         title: { en: 'Autumn nights at Hollin Ridge Observatory' },
-        brief: EMPTY_PAGE_BRIEF,
+        brief: autumnBrief,
         description: {
           en: 'Two hours under one of the darkest skies in the county. Public evenings on Fridays and Saturdays, September to March. Bring a coat.',
         },
         sections: linked,
       },
     ],
-  }
+  })
 }

@@ -67,6 +67,8 @@ export function Chooser({ section, onClose }: ChooserProps) {
           aria-describedby={undefined}
           className="fixed inset-x-10 inset-y-8 z-50 flex flex-col overflow-hidden rounded-2 bg-ground shadow-float"
         >
+          {/* The neutral face of the wire look. */}
+          <link rel="stylesheet" href="/fonts.css" precedence="default" />
           <div className="flex shrink-0 items-center gap-3 border-b border-line-strong bg-panel px-4 py-2">
             <Dialog.Title className="text-title font-semibold">
               {section ? `Re-set ${blockName(section)}` : 'Add a section'}
@@ -107,7 +109,10 @@ export function Chooser({ section, onClose }: ChooserProps) {
                 </button>
               ))}
             </nav>
-            <ul className="grid min-h-0 flex-1 auto-rows-min grid-cols-2 gap-x-5 gap-y-6 overflow-y-auto p-4" data-arrangements>
+            <ul
+              className="grid min-h-0 flex-1 auto-rows-min grid-cols-2 items-start gap-x-5 gap-y-6 overflow-y-auto p-4"
+              data-arrangements
+            >
               {shown.map((one) => (
                 <Plate
                   key={one.id}
@@ -153,7 +158,7 @@ function Plate({ arrangement, section, opened, draw, widths, onTake }: PlateProp
   return (
     <li className="[contain-intrinsic-size:auto_300px] [content-visibility:auto]">
       <button type="button" className="group block w-full text-left" onClick={onTake} data-arrangement={arrangement.id}>
-        <span className="flex gap-2 bg-field p-2 outline outline-1 outline-line-strong group-hover:outline-ink">
+        <span className="flex items-start gap-2 bg-field p-2 outline outline-1 outline-line-strong group-hover:outline-ink">
           <ShadowPreview width={widths.wide} share={0.74} markup={() => draw(fit.section, { width: widths.wide, height: 800 })} />
           <ShadowPreview
             width={widths.narrow}

@@ -17,6 +17,7 @@ export const ShadowPreview = memo(
     const outer = useRef<HTMLSpanElement>(null)
     const inner = useRef<HTMLSpanElement>(null)
     const [scale, setScale] = useState(0)
+    const [height, setHeight] = useState(MOST)
     const latest = useRef(markup)
     latest.current = markup
     useLayoutEffect(() => {
@@ -30,7 +31,9 @@ export const ShadowPreview = memo(
           // Printed from the site's own tree: words are text in it, never markup.
           root.innerHTML = latest.current()
           for (const link of root.querySelectorAll('a, button, input, textarea')) link.setAttribute('tabindex', '-1')
-          setScale(element.clientWidth / width)
+          const scale = element.clientWidth / width
+          setScale(scale)
+          setHeight(Math.min(MOST, host.offsetHeight * scale))
         },
         { rootMargin: '300px' },
       )
@@ -38,13 +41,7 @@ export const ShadowPreview = memo(
       return () => observer.disconnect()
     }, [width])
     return (
-      <span
-        ref={outer}
-        aria-hidden
-        inert
-        className="relative block overflow-hidden"
-        style={{ width: `${share * 100}%`, height: MOST }}
-      >
+      <span ref={outer} aria-hidden inert className="relative block overflow-hidden" style={{ width: `${share * 100}%`, height }}>
         <span
           ref={inner}
           className="pointer-events-none absolute left-0 top-0 block origin-top-left"

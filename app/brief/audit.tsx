@@ -6,7 +6,7 @@ import { blockName, makeId } from '../compose/store'
 import { Button, IconButton } from '../ui/button'
 import { Choice } from '../ui/choice'
 import { Prose } from '../ui/prose'
-import { useBrief } from './brief'
+import { useBrief } from './use-brief'
 
 const SEVERITIES = (['slight', 'serious', 'grave'] as const).map((value) => ({ value, label: SEVERITY_NAMES[value] }))
 

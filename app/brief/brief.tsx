@@ -3,9 +3,9 @@ import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { answerVerdict, QUESTIONS, type Question } from '#core/brief/verdicts'
 import { AIM_NAMES, COMFORT_NAMES } from '#core/brief/words'
-import { type Aim, AIMS, COMFORTS, type PageBrief, type SiteBrief } from '#core/site/brief'
+import { type Aim, AIMS, COMFORTS } from '#core/site/brief'
 import { useCompose, useComposeState } from '../compose/context'
-import { edit, pageOf } from '../compose/store'
+import { pageOf } from '../compose/store'
 import { LivePage } from '../screen/live-page'
 import { BarButton, SiteBar } from '../screen/site-bar'
 import { SiteScreen, type SiteScreenProps } from '../screen/site-screen'
@@ -17,6 +17,7 @@ import { AuditList } from './audit'
 import { Constraints } from './constraints'
 import { OutlinePanel } from './outline'
 import { Plate } from './plate'
+import { useBrief } from './use-brief'
 
 /** The Brief screen: what the page is for, at the left, and the page, checked against it, at the right. */
 export function Brief(props: SiteScreenProps) {
@@ -25,19 +26,6 @@ export function Brief(props: SiteScreenProps) {
       <Screen exportedRevision={props.exportedRevision} />
     </SiteScreen>
   )
-}
-
-/** Setters of the site's brief and of the page's. */
-export function useBrief() {
-  const store = useCompose()
-  const page = useComposeState(pageOf)
-  const site = useComposeState((state) => state.session.site)
-  return {
-    site,
-    page,
-    setSite: (values: Partial<SiteBrief>, gesture?: string) => edit(store, { kind: 'brief', values }, gesture),
-    setPage: (values: Partial<PageBrief>, gesture?: string) => edit(store, { kind: 'brief', page: page.id, values }, gesture),
-  }
 }
 
 function Screen({ exportedRevision }: { exportedRevision: number | null }) {
@@ -146,7 +134,8 @@ function Sheet({ onShow }: { onShow: (block: string | null) => void }) {
         </div>
       </Plate>
       <Plate number={2} title="The one wanted action">
-        <div className="grid grid-cols-[140px_1fr] gap-x-3 gap-y-2">
+        <div className="grid grid-cols-[110px_120px_1fr] items-center gap-x-3 gap-y-2">
+          <span className="text-label text-ink-2">Whole site</span>
           <Choice
             className="w-full"
             label="Aim of the site"
@@ -163,6 +152,7 @@ function Sheet({ onShow }: { onShow: (block: string | null) => void }) {
             value={brief.action}
             onChange={(action, gesture) => setSite({ action }, gesture)}
           />
+          <span className="truncate text-label text-ink-2">{page.name}</span>
           <Choice
             className="w-full"
             label={`Aim of ${page.name}`}

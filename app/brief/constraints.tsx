@@ -10,7 +10,7 @@ import { makeId } from '../compose/store'
 import { IconButton } from '../ui/button'
 import { NumberField } from '../ui/number-field'
 import { VerdictLine } from '../ui/verdict'
-import { useBrief } from './brief'
+import { useBrief } from './use-brief'
 import { Several } from './several'
 
 type Kind = Constraint['kind']

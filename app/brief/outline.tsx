@@ -8,7 +8,7 @@ import { useCompose } from '../compose/context'
 import { editAll, makeId } from '../compose/store'
 import { Button } from '../ui/button'
 import { Choice } from '../ui/choice'
-import { useBrief } from './brief'
+import { useBrief } from './use-brief'
 
 type Chosen = OutlineRow & { taken: boolean }
 

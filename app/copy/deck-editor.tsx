@@ -163,6 +163,8 @@ export function DeckEditor({ language, looked, onLook }: DeckEditorProps) {
       }),
     })
     outline = outlineOf(readText(siteOf(), view.state.doc.toString()))
+    // Long decks are scrolled by keyboard as well.
+    view.scrollDOM.tabIndex = 0
     editor.current = view
     const unsubscribe = store.subscribe((state, before) => {
       const { site } = state.session

@@ -184,7 +184,11 @@ function PassageRow({ passage, current, onLook }: RowProps) {
       }}
       className={`flex items-baseline gap-1.5 pl-3 pr-2 ${current ? 'bg-wash' : placed ? 'hover:bg-ground' : 'bg-rust-wash/60 hover:bg-rust-wash'}`}
     >
-      <span className="w-[58px] shrink-0 truncate text-label text-muted">{passage.role}</span>
+      <span
+        className={`w-[58px] shrink-0 truncate text-label text-muted ${passage.entry > 0 ? 'border-l-2 border-line-strong pl-1.5' : 'pl-2'}`}
+      >
+        {passage.role}
+      </span>
       <button type="button" aria-current={current} className="min-w-0 flex-1 truncate py-0.5 text-left" onClick={onLook}>
         {text}
       </button>

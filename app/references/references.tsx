@@ -30,6 +30,8 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
   const cards = board.filter((one) => chosen.has(one.id))
   return (
     <div className="flex h-screen flex-col overflow-hidden">
+      {/* Samples of type are set in the faces that pages may have. */}
+      <link rel="stylesheet" href="/fonts.css" precedence="default" />
       <SiteBar screen="references" exportedRevision={exportedRevision}>
         <Link to={`/sites/${siteId}/pages/${page.id}/compose`} className={buttonClass('primary')}>
           On to Compose

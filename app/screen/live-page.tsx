@@ -103,7 +103,12 @@ export function LivePage({
   }
 
   return (
-    <div ref={room} className={`relative bg-field ${full ? '' : 'h-full overflow-y-auto overflow-x-hidden'}`} data-live={width}>
+    <div
+      ref={room}
+      {...(full ? {} : { tabIndex: 0, role: 'region', 'aria-label': label ?? `The page at ${width} px` })}
+      className={`relative bg-field ${full ? '' : 'h-full overflow-y-auto overflow-x-hidden'}`}
+      data-live={width}
+    >
       <div className="relative overflow-hidden" style={{ width: width * scale, height: height * scale }}>
         <iframe
           ref={iframe}

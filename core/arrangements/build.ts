@@ -73,7 +73,6 @@ export const list = (look: Look = {}): Block => part('list', look, { children: [
 export const picture = (width: number, height: number, look: Look = {}): Block =>
   part('picture', { aspect: { width, height }, ...look })
 export const icon = (look: Look = {}, size = 36): Block => part('icon', { spaceAfter: token('space-4'), ...look }, { size })
-export const divider = (look: Look = {}): Block => part('divider', look)
 export const link = (look: Look = {}): BlockOf<'link'> => part('link', { underline: false, ...look })
 export const nav = (look: Look = {}, follows = false): Block =>
   part(

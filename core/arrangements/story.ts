@@ -11,13 +11,17 @@ export const story: Arrangement[] = [
     entries: null,
     build: () =>
       band('story', {}, [
-        column({ span: 8, start: 3, maxWidth: { value: 640, unit: 'px' }, selfJustify: 'center', middle: { start: 1 } }, [
-          eyebrow(),
-          heading(2),
-          lead(),
-          text({ spaceAfter: token('space-4') }),
-          call({}, 'secondary'),
-        ]),
+        column(
+          {
+            span: 8,
+            start: 3,
+            width: { value: 100, unit: '%' },
+            maxWidth: { value: 640, unit: 'px' },
+            selfJustify: 'center',
+            middle: { start: 1 },
+          },
+          [eyebrow(), heading(2), lead(), text({ spaceAfter: token('space-4') }), call({}, 'secondary')],
+        ),
       ]),
   },
   {

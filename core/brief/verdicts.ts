@@ -122,10 +122,6 @@ export const verdictOn = (constraint: Constraint, page: Page, site: Site): Verdi
   ...(checks[constraint.kind] as Check<Constraint['kind']>)(constraint as never, page, site),
 })
 
-/** Verdicts on every constraint of the site and of the page, in their order. */
-export const verdictsOn = (page: Page, site: Site): Verdict[] =>
-  [...site.brief.constraints, ...page.brief.constraints].map((one) => verdictOn(one, page, site))
-
 export const QUESTIONS = { what: 'What is this?', why: 'Why should I care?', now: 'What do I do now?' } as const
 export type Question = keyof typeof QUESTIONS
 

@@ -11,7 +11,6 @@ const rules: Rule[] = [
 
 test('the rules of a width are those that hold there, without media queries and viewport units', () => {
   expect(rulesAt(rules, { width: 375, height: 800 })).toEqual([
-    { selector: ':host', below: null, declarations: [['--columns', '12']] },
     { selector: ':host', below: null, declarations: [['--columns', '4']] },
     { selector: '.page', below: null, declarations: [['font-size', 'clamp(1rem, 0.5rem + 9.375px, 3rem)']] },
     { selector: '.opening', below: null, declarations: [['min-height', '400px']] },

@@ -14,14 +14,21 @@ const INSIDE: Record<string, string> = { ':root': ':host', html: ':host', body: 
 
 /**
  * The rules that hold at one viewport width, without media queries and viewport units, for a small rendering in the
- * shadow tree of an element: it costs no frame of its own, and looks as the page does at that width.
+ * shadow tree of an element: it costs no frame of its own, and looks as the page does at that width. Each selector has
+ * one rule, in which what a narrower range declares has taken the place of what it changed.
  */
 export function rulesAt(rules: readonly Rule[], viewport: Viewport): Rule[] {
-  return rules
-    .filter(({ below }) => below === null || viewport.width < below)
-    .map(({ selector, declarations }) => ({
-      selector: INSIDE[selector] ?? selector,
-      below: null,
-      declarations: declarations.map(([name, value]) => [name, inPixels(value, viewport)] as const),
-    }))
+  const bySelector = new Map<string, Map<string, string>>()
+  for (const { selector, below, declarations } of rules) {
+    if (below !== null && viewport.width >= below) continue
+    const inside = INSIDE[selector] ?? selector
+    const known = bySelector.get(inside) ?? new Map<string, string>()
+    for (const [name, value] of declarations) {
+      // What is declared again comes last, as in the cascade.
+      known.delete(name)
+      known.set(name, inPixels(value, viewport))
+    }
+    bySelector.set(inside, known)
+  }
+  return [...bySelector].map(([selector, declarations]) => ({ selector, below: null, declarations: [...declarations] }))
 }

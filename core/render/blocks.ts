@@ -64,7 +64,7 @@ function worded<B extends WordBlock>(
     const empty = plainText(spans).trim() === ''
     if (empty && !context.editing) return undefined
     const properties = attributes(block, context, more?.(block, context))
-    if (empty) properties.dataEmpty = block.name ?? block.kind
+    if (empty) properties.dataEmpty = block.name ?? ('part' in block && block.part ? block.part : block.kind)
     return element(
       tag(block),
       properties,
@@ -92,7 +92,9 @@ function emptyFrame(block: Block, context: BlockContext): Element {
     line('0', '0', '100%', '100%'),
     line('0', '100%', '100%', '0'),
   ])
-  const className = [...context.className, 'frame']
+  // A frame without a shape of its own is as high as a picture might be.
+  const shaped = block.style.base?.aspect !== undefined || block.style.base?.height !== undefined
+  const className = [...context.className, 'frame', ...(shaped ? [] : ['frame-open'])]
   return element('div', attributes(block, { ...context, className }), [frame])
 }
 

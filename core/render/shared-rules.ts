@@ -145,7 +145,6 @@ export function sharedRules(site: Site, uses: Uses): Rule[] {
   if (hasClass('frame')) {
     rules.push(
       rule('.frame', [
-        ['min-height', '120px'],
         ['border', '1px solid currentcolor'],
         ['opacity', '0.5'],
       ]),
@@ -155,9 +154,9 @@ export function sharedRules(site: Site, uses: Uses): Rule[] {
       rule('.frame svg', [
         ['position', 'static'],
         ['height', '100%'],
-        ['min-height', '118px'],
       ]),
     )
+    if (hasClass('frame-open')) rules.push(rule('.frame-open, .frame-open svg', [['min-height', '120px']]))
   }
   if (hasClass(BAND)) {
     rules.push(
