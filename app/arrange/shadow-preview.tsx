@@ -11,6 +11,23 @@ type ShadowPreviewProps = {
 /** Height that a preview is cut off at, px of the screen. */
 const MOST = 230
 
+const waiting: (() => void)[] = []
+
+function drawNext(): void {
+  waiting.shift()?.()
+  if (waiting.length > 0) requestAnimationFrame(drawNext)
+}
+
+/** Draws previews one to a frame, so that scrolling past many drops none. @returns what takes it out of the line */
+function inTurn(draw: () => void): () => void {
+  waiting.push(draw)
+  if (waiting.length === 1) requestAnimationFrame(drawNext)
+  return () => {
+    const at = waiting.indexOf(draw)
+    if (at >= 0) waiting.splice(at, 1)
+  }
+}
+
 /** A small rendering in a shadow tree, drawn when it first comes near, and once. */
 export const ShadowPreview = memo(
   function ShadowPreview({ width, share, markup }: ShadowPreviewProps) {
@@ -22,23 +39,32 @@ export const ShadowPreview = memo(
     latest.current = markup
     useLayoutEffect(() => {
       const element = outer.current!
+      let cancel: (() => void) | undefined
+      const draw = () => {
+        const host = inner.current!
+        const root = host.shadowRoot ?? host.attachShadow({ mode: 'open' })
+        // Printed from the site's own tree: words are text in it, never markup.
+        root.innerHTML = latest.current()
+        for (const link of root.querySelectorAll('a, button, input, textarea')) link.setAttribute('tabindex', '-1')
+        const scale = element.clientWidth / width
+        setScale(scale)
+        setHeight(Math.min(MOST, host.offsetHeight * scale))
+      }
       const observer = new IntersectionObserver(
         ([entry]) => {
           if (!entry?.isIntersecting) return
           observer.disconnect()
-          const host = inner.current!
-          const root = host.shadowRoot ?? host.attachShadow({ mode: 'open' })
-          // Printed from the site's own tree: words are text in it, never markup.
-          root.innerHTML = latest.current()
-          for (const link of root.querySelectorAll('a, button, input, textarea')) link.setAttribute('tabindex', '-1')
-          const scale = element.clientWidth / width
-          setScale(scale)
-          setHeight(Math.min(MOST, host.offsetHeight * scale))
+          cancel = inTurn(draw)
         },
-        { rootMargin: '300px' },
+        { root: element.closest('[data-arrangements]'), rootMargin: '700px' },
       )
       observer.observe(element)
-      return () => observer.disconnect()
+      return () => {
+        observer.disconnect()
+        cancel?.()
+      }
+    }, [width])
+    return () => observer.disconnect()
     }, [width])
     return (
       <span ref={outer} aria-hidden inert className="relative block overflow-hidden" style={{ width: `${share * 100}%`, height }}>

@@ -41,6 +41,16 @@ export function createViewRenderer(language: string, look: PageLook = 'finished'
   }
 }
 
+const renderers = new Map<string, ReturnType<typeof createViewRenderer>>()
+
+/** One renderer for all live pages of a language and a look, so that several of them print a change once. */
+export function liveRenderer(language: string, look: PageLook): ReturnType<typeof createViewRenderer> {
+  const key = `${language} ${look}`
+  let render = renderers.get(key)
+  if (!render) renderers.set(key, (render = createViewRenderer(language, look)))
+  return render
+}
+
 const texts = new WeakMap<readonly Rule[], string>()
 
 /** The CSS of one section, printed once for all views. */

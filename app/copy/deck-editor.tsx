@@ -19,6 +19,8 @@ import { DeckOutline } from './deck-outline'
 
 /** Time that a heading of a page or section may take to be typed, ms. */
 const OUTLINE_RESTS = 700
+/** Time after which the passage at the caret is looked for, ms. */
+const LOOK_RESTS = 120
 /** Typing that rests for longer than this begins another step of undo, ms. */
 const GESTURE_RESTS = 1200
 
@@ -96,14 +98,14 @@ export function DeckEditor({ language, looked, onLook }: DeckEditorProps) {
     let own: Site | null = null
     let outline = ''
     let waiting: ReturnType<typeof setTimeout> | undefined
+    let looking: ReturnType<typeof setTimeout> | undefined
     let gesture = 0
     let typed = 0
     const siteOf = () => store.getState().session.site
 
-    const take = (value: string) => {
+    const take = (value: string, deck = readText(siteOf(), value)) => {
       clearTimeout(waiting)
       waiting = undefined
-      const deck = readText(siteOf(), value)
       outline = outlineOf(deck)
       applyDeck(store, deck, language, 'go', 'copy deck', `deck-${gesture}`)
       own = siteOf()
@@ -112,10 +114,9 @@ export function DeckEditor({ language, looked, onLook }: DeckEditorProps) {
       const now = Date.now()
       if (now - typed > GESTURE_RESTS) gesture++
       typed = now
-      setText(value)
-      const next = outlineOf(readText(siteOf(), value))
+      const deck = readText(siteOf(), value)
       clearTimeout(waiting)
-      if (next === outline) take(value)
+      if (outlineOf(deck) === outline) take(value, deck)
       else waiting = setTimeout(() => take(value), OUTLINE_RESTS)
     }
     /** Brings the text to the site, where they say different things. */
@@ -127,6 +128,15 @@ export function DeckEditor({ language, looked, onLook }: DeckEditorProps) {
       if (sameDeck(now, wanted, site)) return
       view.dispatch({ changes: changeBetween(now, wanted), annotations: Transaction.userEvent.of('sync') })
       setText(wanted)
+    }
+    /** Finds what the caret stands in, and shows the outline, once typing rests. */
+    const lookLater = () => {
+      clearTimeout(looking)
+      looking = setTimeout(() => {
+        const { doc, selection } = view.state
+        setText(doc.toString())
+        latest.current.onLook(passageAt(siteOf(), language, doc.toString(), selection.main.head))
+      }, LOOK_RESTS)
     }
     const view = new EditorView({
       parent: host.current!,
@@ -150,8 +160,7 @@ export function DeckEditor({ language, looked, onLook }: DeckEditorProps) {
           EditorView.updateListener.of((update) => {
             const synced = update.transactions.some((one) => one.isUserEvent('sync'))
             if (update.docChanged && !synced) onType(update.state.doc.toString())
-            if ((update.selectionSet || update.docChanged) && !synced && update.view.hasFocus)
-              latest.current.onLook(passageAt(siteOf(), language, update.state.doc.toString(), update.state.selection.main.head))
+            if ((update.selectionSet || update.docChanged) && !synced && update.view.hasFocus) lookLater()
           }),
           EditorView.domEventHandlers({
             blur: () => {
@@ -174,6 +183,7 @@ export function DeckEditor({ language, looked, onLook }: DeckEditorProps) {
     })
     return () => {
       if (waiting !== undefined) take(view.state.doc.toString())
+      clearTimeout(looking)
       unsubscribe()
       view.destroy()
     }

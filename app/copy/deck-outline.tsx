@@ -1,4 +1,4 @@
-import { useMemo } from 'react'
+import { useDeferredValue, useMemo } from 'react'
 
 type Heading = { level: 1 | 2; name: string; line: number }
 
@@ -12,7 +12,8 @@ export function headingsOf(text: string): Heading[] {
 
 /** The headings of the deck, to go to. */
 export function DeckOutline({ text, onGo }: { text: string; onGo: (line: number) => void }) {
-  const headings = useMemo(() => headingsOf(text), [text])
+  const shown = useDeferredValue(text)
+  const headings = useMemo(() => headingsOf(shown), [shown])
   return (
     <nav aria-label="Outline of the deck" className="w-[124px] shrink-0 overflow-y-auto border-r border-line bg-panel py-2">
       {headings.map(({ level, name, line }) => (

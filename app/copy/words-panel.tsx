@@ -1,5 +1,5 @@
 import { GripVertical } from 'lucide-react'
-import { useMemo } from 'react'
+import { useDeferredValue, useMemo } from 'react'
 import { copyFindings, type CopySection } from '#core/checks/copy'
 import { deckOf } from '#core/deck/deck'
 import { fillerFor } from '#core/deck/filler'
@@ -45,8 +45,9 @@ function fillerEdits(language: string, sections: Site['pages'][number]['sections
 /** Which words stand where: section by section, each passage with its slot, and what stands nowhere. */
 export function WordsPanel({ language, looked, onLook }: PanelProps) {
   const store = useCompose()
-  const site = useComposeState((state) => state.session.site)
-  const page = useComposeState(pageOf)
+  // The page comes first; this panel follows when there is time.
+  const site = useDeferredValue(useComposeState((state) => state.session.site))
+  const page = useDeferredValue(useComposeState(pageOf))
   const deck = useMemo(() => deckOf(site, language), [site, language])
   const findings = useMemo(() => copyFindings(site, language), [site, language])
   const here = deck.pages.find((one) => one.page === page.id)

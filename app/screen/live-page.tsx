@@ -1,8 +1,8 @@
-import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
+import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react'
 import type { PageLook } from '#core/render/wire'
 import { useComposeState } from '../compose/context'
 import { createFrame, type Frame, VIEW_DOCUMENT } from '../compose/frame'
-import { createViewRenderer } from '../compose/rendering'
+import { liveRenderer } from '../compose/rendering'
 import { pageOf } from '../compose/store'
 
 export type LivePageProps = {
@@ -22,6 +22,9 @@ export type LivePageProps = {
 }
 
 type Box = { left: number; top: number; width: number; height: number }
+
+/** The box that was there, if the new one is the same. */
+const sameBox = (before: Box | null, now: Box | null): Box | null => (JSON.stringify(before) === JSON.stringify(now) ? before : now)
 
 /** The page as it is now, live, scaled to the room that it is given. */
 export function LivePage({
@@ -44,7 +47,7 @@ export function LivePage({
   const [box, setBox] = useState<Box | null>(null)
   const [over, setOver] = useState<Box | null>(null)
   const language = asked ?? site.language
-  const render = useMemo(() => createViewRenderer(language, look), [language, look])
+  const render = liveRenderer(language, look)
   const scale = Math.min(1, available / width)
 
   useLayoutEffect(() => {
@@ -85,7 +88,11 @@ export function LivePage({
     },
     [frame, scale],
   )
-  useLayoutEffect(() => setBox(boxOf(marked)), [boxOf, marked, site, height])
+  // The marks are drawn after the page, so that finding their place does not hold it up.
+  useEffect(() => {
+    const frame = requestAnimationFrame(() => setBox((before) => sameBox(before, boxOf(marked))))
+    return () => cancelAnimationFrame(frame)
+  }, [boxOf, marked, site, height])
   useEffect(() => {
     const found = boxOf(marked)
     const element = room.current!

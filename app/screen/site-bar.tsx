@@ -1,5 +1,5 @@
 import { Redo2, Undo2 } from 'lucide-react'
-import type { ReactNode } from 'react'
+import { type ReactNode, useDeferredValue } from 'react'
 import { useCompose, useComposeState } from '../compose/context'
 import { pageOf, redo, undo } from '../compose/store'
 import { IconButton } from '../ui/button'
@@ -21,8 +21,9 @@ type SiteBarProps = {
 /** The top bar of a screen that edits a site: path, undo and redo, the screen's tools, and whether all is saved. */
 export function SiteBar({ screen, exportedRevision, onPages, tools, children }: SiteBarProps) {
   const store = useCompose()
-  const site = useComposeState((state) => state.session.site)
-  const page = useComposeState(pageOf)
+  // What is complete may be shown a moment after what is typed.
+  const site = useDeferredValue(useComposeState((state) => state.session.site))
+  const page = useDeferredValue(useComposeState(pageOf))
   const { siteId } = store.getState()
   const revision = useComposeState((state) => state.session.revision)
   const undoStep = useComposeState((state) => state.undo.at(-1))

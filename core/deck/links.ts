@@ -7,15 +7,23 @@ import { hrefSchema } from '#core/site/words'
 /** How links between the pages of a site are written in the deck: as the addresses that the exported pages have. */
 export type DeckLinks = { write: (link: Link | undefined) => string; read: (url: string) => Link | undefined }
 
-const known = new WeakMap<Site['pages'], DeckLinks>()
+/** All that links are written and read by: which pages and sections there are, and what they are called. */
+const signatureOf = (site: Site): string =>
+  JSON.stringify(site.pages.map((page) => [page.id, page.address, page.sections.map(({ id, name, job }) => [id, name ?? job])]))
 
-/** The reader and writer of a site's links; remembered for as long as its pages are the same. */
+let last: { signature: string; links: DeckLinks } | undefined
+
+/** The reader and writer of a site's links; the same object for as long as its pages and sections are called the same. */
 export function deckLinks(site: Site): DeckLinks {
-  const before = known.get(site.pages)
-  if (before) return before
+  const signature = signatureOf(site)
+  if (last?.signature !== signature) last = { signature, links: makeLinks(site) }
+  return last.links
+}
+
+function makeLinks(site: Site): DeckLinks {
   let anchors: Map<string, string> | undefined
   const anchorOf = () => (anchors ??= sectionClasses(site))
-  const links: DeckLinks = {
+  return {
     write(link) {
       if (!link) return ''
       if ('href' in link) return link.href
@@ -37,6 +45,4 @@ export function deckLinks(site: Site): DeckLinks {
       return hrefSchema.safeParse(url).success ? { href: url } : undefined
     },
   }
-  known.set(site.pages, links)
-  return links
 }

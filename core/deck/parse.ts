@@ -88,6 +88,8 @@ function reader(text: string, links: DeckLinks) {
   const add = (role: Role, words: Span[], link?: ReturnType<DeckLinks['read']>, deep = false) => {
     if (plainText(words).trim() === '') return
     if (!section) openSection('')
+    // Frozen, so that their Markdown can be remembered for them.
+    Object.freeze(words)
     section!.passages.push(link ? { role, entry: 0, words, link } : { role, entry: 0, words })
     seen.push(sign ? { role, deep, sign } : { role, deep })
     sign = undefined
@@ -178,10 +180,38 @@ function reader(text: string, links: DeckLinks) {
   return { block, deck }
 }
 
-/** Reads Markdown as a copy deck. Every text is some deck: what has no heading above it has no page or section. */
+/** Where a page or a section begins: its heading's line is the first of a part of the text. */
+const PART = /^(?=#{1,2}\s)/m
+
+const known = new WeakMap<DeckLinks, Map<string, readonly DeckPage[]>>()
+/** Parts that are remembered; a deck has one for each section. */
+const MOST_PARTS = 2000
+
+/** A part of a deck, read once for as long as it and the pages' addresses are the same. */
+function readPart(text: string, links: DeckLinks): readonly DeckPage[] {
+  let parts = known.get(links)
+  if (!parts || parts.size > MOST_PARTS) known.set(links, (parts = new Map()))
+  let pages = parts.get(text)
+  if (!pages) {
+    const { block, deck } = reader(text, links)
+    for (const node of treeOf(text).children) block(node)
+    parts.set(text, (pages = deck().pages))
+  }
+  return pages
+}
+
+/**
+ * Reads Markdown as a copy deck. Every text is some deck: what has no heading above it has no page or section. Each
+ * page's and section's part of the text stands for itself, so that a key press reads one of them.
+ */
 export function parseDeck(text: string, links: DeckLinks): Deck {
-  const tree = treeOf(text)
-  const { block, deck } = reader(text, links)
-  for (const node of tree.children) block(node)
-  return deck()
+  const pages: DeckPage[] = []
+  for (const part of text.split(PART)) {
+    for (const { name, sections } of readPart(part, links)) {
+      const last = pages.at(-1)
+      if (name === '' && last) last.sections.push(...sections)
+      else pages.push({ name, sections: [...sections] })
+    }
+  }
+  return { pages }
 }

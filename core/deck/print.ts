@@ -9,21 +9,10 @@ import type { Deck, Passage } from './passage'
 
 const options: Options = { extensions: [gfmStrikethroughToMarkdown()], emphasis: '*', strong: '*' }
 
-const memory = new WeakMap<readonly Span[], string>()
-
 /** The words of a passage as one line of Markdown, or two where they break. */
 function inline(words: readonly Span[], wrap?: (nodes: PhrasingContent[]) => PhrasingContent): string {
-  const print = () => {
-    const nodes = toPhrasing(words)
-    return toMarkdown({ type: 'paragraph', children: wrap ? [wrap(nodes)] : nodes }, options).trimEnd()
-  }
-  if (wrap) return print()
-  let text = memory.get(words)
-  if (text === undefined) {
-    text = print()
-    if (Object.isFrozen(words)) memory.set(words, text)
-  }
-  return text
+  const nodes = toPhrasing(words)
+  return toMarkdown({ type: 'paragraph', children: wrap ? [wrap(nodes)] : nodes }, options).trimEnd()
 }
 
 const headed = (words: readonly Span[], depth: 3 | 4) =>
@@ -33,8 +22,21 @@ const oneLine = (text: string) => text.replace(/\\?\n/g, ' ')
 
 const cell = (words: readonly Span[]) => oneLine(inline(words)).replaceAll('|', '\\|')
 
-/** A passage as Markdown by the conventions of the deck, without what stands around it. */
-export function passageMarkdown({ role, entry, words, link }: Passage, links: DeckLinks): string {
+const known = new WeakMap<readonly Span[], Map<string, string>>()
+
+/** A passage as Markdown by the conventions of the deck, without what stands around it. Remembered for frozen words. */
+export function passageMarkdown(passage: Passage, links: DeckLinks): string {
+  const { role, entry, words, link } = passage
+  if (!Object.isFrozen(words)) return print(passage, links)
+  let texts = known.get(words)
+  if (!texts) known.set(words, (texts = new Map()))
+  const key = `${role} ${entry > 0} ${links.write(link)}`
+  let text = texts.get(key)
+  if (text === undefined) texts.set(key, (text = print(passage, links)))
+  return text
+}
+
+function print({ role, entry, words, link }: Passage, links: DeckLinks): string {
   const asLink = () => oneLine(inline(words, (children) => ({ type: 'link', url: links.write(link), children }) as PhrasingContent))
   switch (role) {
     case 'eyebrow':
