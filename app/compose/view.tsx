@@ -92,7 +92,7 @@ function Caption({ index, width, scale }: { index: number; width: number; scale:
       >
         <span className={`figure px-1.5 py-px ${active ? 'bg-yarrow text-ink' : 'bg-ink text-on-ink'}`}>{width}</span>
         <span className="whitespace-nowrap text-label">
-          {breakpoint.columns} columns{wide ? `, ${breakpoint.gutter} gutter` : ''}
+          {wide ? `${breakpoint.columns} columns, ${breakpoint.gutter} gutter` : `${breakpoint.columns} col`}
         </span>
       </button>
       <span className="flex-1" />

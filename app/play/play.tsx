@@ -2,6 +2,7 @@ import { type PointerEvent, useEffect, useRef, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { rangeAt } from '#core/grid/columns'
 import type { Page, Site } from '#core/site/schema'
+import { walkPage } from '#core/site/tree'
 import { buttonClass } from '../ui/button'
 import { NumberField } from '../ui/number-field'
 import { stepsOf } from '../ui/steps'
@@ -33,6 +34,7 @@ export function Play({ siteId, site, page, file, exported }: PlayProps) {
     return () => window.removeEventListener('keydown', onKeyDown)
   }, [navigate, back])
 
+  const hasForm = site.pages.some((one) => [...walkPage(one)].some((block) => block.kind === 'form'))
   const scale = room === 0 ? 1 : Math.min(1, room / width)
   const breakpoint = site.breakpoints[rangeAt(site.breakpoints, width)]!
   const set = (next: number) => setWidth(Math.min(MOST, Math.max(LEAST, Math.round(next))))
@@ -82,7 +84,17 @@ export function Play({ siteId, site, page, file, exported }: PlayProps) {
           {breakpoint.columns} columns, {breakpoint.gutter} gutter
           {scale < 1 ? `, shown at ${Math.round(scale * 100)}%` : ''}
         </span>
-        <a className="ml-auto text-label underline" href={`/visit/${siteId}/${file}`} target="_blank" rel="noreferrer">
+        {hasForm && (
+          <Link className="ml-auto text-label underline" to={`/sites/${siteId}/pages/${page.id}/inbox`}>
+            Form inbox
+          </Link>
+        )}
+        <a
+          className={`text-label underline ${hasForm ? '' : 'ml-auto'}`}
+          href={`/visit/${siteId}/${file}`}
+          target="_blank"
+          rel="noreferrer"
+        >
           Open alone
         </a>
       </div>
