@@ -7,6 +7,7 @@ import { takeOutline } from '#core/outlines/take'
 import { newPage } from '#core/site/defaults'
 import { idMaker } from '#core/site/ids'
 import type { Site } from '#core/site/schema'
+import { walkPage } from '#core/site/tree'
 import { seeded } from './noise'
 import { winterBrief } from './observatory-brief'
 
@@ -14,7 +15,7 @@ const COPY = `# Winter sky chart
 
 ## Header
 
-- [Hollin Ridge Observatory]()
+- [Hollin Ridge Observatory](winter-sky-chart.html)
 
 ## Sign up
 
@@ -104,5 +105,7 @@ export function withWinter(site: Site): Site {
             description: { en: 'The winter sky chart of Hollin Ridge Observatory has been sent.' },
           },
   }))
-  return apply(written, titles)
+  const form = [...walkPage(written.pages[1]!)].find((block) => block.kind === 'form')!
+  const sent: Edit = { kind: 'field', block: form.id, field: 'sendTo', value: 'https://post.hollin-ridge.example/chart' }
+  return apply(written, [...titles, sent])
 }

@@ -96,7 +96,7 @@ function Sheet({ onShow }: { onShow: (block: string | null) => void }) {
   const { site, page, setSite, setPage } = useBrief()
   const { brief } = site
   return (
-    <div className="mx-auto max-w-[760px] px-6 py-5 print:max-w-none print:p-0 print:text-[10.5px]">
+    <div className="mx-auto max-w-[760px] px-6 py-5 print:max-w-none print:p-0 print:[zoom:0.66]">
       <h1 className="text-title font-semibold">Brief for {site.name}</h1>
       <p className="text-ink-2">
         The site’s, with a part for <strong className="font-semibold">{page.name}</strong>.

@@ -176,7 +176,7 @@ describe('keys', () => {
         store = createComposeStore('site', page.id, site, 0)
         select(store, start)
         if (command.possible?.(store) ?? true) command.run(store)
-        expect(store.getState().session.site.pages).toHaveLength(1)
+        expect(store.getState().session.site.pages).toHaveLength(site.pages.length)
       }
     }
   })

@@ -4,7 +4,7 @@ import { demoSite } from '#core/edits/edits.fixture'
 import { applyEdit, type Edit } from '#core/edits/index'
 import type { Constraint } from '#core/site/brief'
 import type { Site } from '#core/site/schema'
-import { walkPage } from '#core/site/tree'
+import { walk, walkPage } from '#core/site/tree'
 import { takeOutline } from '#core/outlines/take'
 import { OUTLINES } from '#core/outlines/outlines'
 import { newSite } from '#core/site/defaults'
@@ -15,7 +15,6 @@ const site = demoSite()
 const page = site.pages[0]!
 const after = (from: Site, ...edits: Edit[]) => edits.reduce((now: Site, edit) => applyEdit(now, edit).site, from)
 const on = (constraint: Constraint, from = site) => verdictOn(constraint, from.pages[0]!, from)
-const blocks = [...walkPage(page)]
 const guide = (hexes: Record<string, string>): Edit => ({
   kind: 'site',
   field: 'guide',
@@ -56,7 +55,8 @@ describe('verdicts turn as the page changes', () => {
 
   test('navigation links, at most so many or none', () => {
     const links = (count: number) => ({ id: 'a', kind: 'most-links', count }) as const
-    const navs = blocks.filter((block) => block.kind === 'nav')
+    const steering = page.sections.filter((one) => one.job !== 'footer')
+    const navs = steering.flatMap((one) => [...walk(one)]).filter((block) => block.kind === 'nav')
     const all = navs.reduce((sum, nav) => sum + nav.children.length, 0)
     expect(on(links(all)).ok).toBe(true)
     expect(on(links(all - 1))).toMatchObject({
@@ -93,7 +93,8 @@ describe('verdicts turn as the page changes', () => {
   })
 
   test('the answers to the three questions', () => {
-    expect(answerVerdict('what', page, site)).toMatchObject({ ok: false, sentence: 'Not answered yet.' })
+    const blank = after(site, { kind: 'brief', page: page.id, values: { what: '' } })
+    expect(answerVerdict('what', blank.pages[0]!, blank)).toMatchObject({ ok: false, sentence: 'Not answered yet.' })
     const answered = after(site, {
       kind: 'brief',
       page: page.id,

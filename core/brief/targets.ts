@@ -42,6 +42,8 @@ export function targetsOf(site: Site, page: Page): Target[] {
     if (block.kind !== 'button' && block.kind !== 'link') return []
     const words = wordsOf(block)
     const { link } = block
+    // A name without a link, or one that leads to the top of its own page, leads nobody away.
+    if (block.kind === 'link' && (!link || ('page' in link && link.page === page.id && link.section === undefined))) return []
     const toForm = link && 'section' in link && link.section !== undefined && homes.includes(link.section)
     return words === '' ? [] : [{ block, words, leads: toForm ? 'the form' : placeOfLink(site, link) }]
   })

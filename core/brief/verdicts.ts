@@ -62,7 +62,9 @@ const checks: { [K in Constraint['kind']]: Check<K> } = {
       : yes(`The page is set in ${families.map((one) => familyOf(one)?.name ?? one).join(' and ')} alone.`)
   },
   'most-links': ({ count: most }, page, site) => {
-    const navs = visibleBlocks(page).filter(({ block }) => block.kind === 'nav')
+    // What visitors steer by: the links of a footer are not counted.
+    const steering = { ...page, sections: page.sections.filter((one) => one.job !== 'footer') }
+    const navs = visibleBlocks(steering).filter(({ block }) => block.kind === 'nav')
     const ids = new Set(
       navs.flatMap(({ block }) => [block.id, ...('children' in block ? block.children.map((one) => one.id) : [])]),
     )

@@ -44,6 +44,17 @@ test('an item makes a list, a call a button that leads where it led', () => {
   expect(placeOn(site, unplaced('call'), 'gone', makeId)).toBeUndefined()
 })
 
+test('a call that fills an empty slot brings its link, and one without leaves the slot its own', () => {
+  const emptied = withDeck(demoSite(), textOf(demoSite()).replace(/## Closing[^]*?(?=\n## )/, '## Closing\n'))
+  const slot = (from: Site) =>
+    [...walk(from.pages[0]!.sections.find((one) => one.job === 'closing')!)].find((block) => block.kind === 'button')
+  const led = slot(demoSite())!
+  expect(slot(emptied)).toMatchObject({ words: {} })
+  const filled = (call: string) => slot(withDeck(emptied, textOf(emptied).replace('## Closing\n', `## Closing\n\n${call}\n`)))
+  expect(filled('[Ask first](mailto:a@b.example)')).toMatchObject({ link: { href: 'mailto:a@b.example' } })
+  expect(filled('[Ask first]()')).toMatchObject({ words: { en: ['Ask first'] }, link: 'link' in led ? led.link : null })
+})
+
 test('placed at home, words find the empty slot of their role, or stand at the end of their like', () => {
   const next = after(placeAtHome(site, unplaced('text'), makeId))
   expect(blockOf(next, 'text').map((block) => ('words' in block ? block.words.en?.[0] : ''))).toContain('More words.')

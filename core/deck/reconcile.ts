@@ -140,7 +140,8 @@ export function reconcile(site: Site, deck: Deck, options: ReconcileOptions): Ed
       } else if (before) missing(before, page, old)
       else if (after) {
         const slot = emptySlot(run, after, steps, i)
-        if (slot) setWords({ ...after, block: slot } as HeldPassage, after, page, old)
+        // A slot without words keeps the link that it has, unless the words bring one.
+        if (slot) setWords({ ...after, link: undefined, block: slot } as HeldPassage, after, page, old)
         else keepUnplaced(after, page, old, unplacedAfter(run, steps, i))
       }
     })

@@ -149,8 +149,9 @@ describe('an edit is refused with a sentence when', () => {
     ['the last page would go', { kind: 'page-remove', page: page.id }, /at least one page/],
     ['an address is taken', { kind: 'page-add', index: 1, page: { ...page, id: 'p2', sections: [] } }, /already has the address/],
   ]
+  const alone = { ...site, pages: [page] }
   test.each(cases)('%s', (_, edit, sentence) => {
-    expect(() => applyEdit(site, edit)).toThrow(sentence)
+    expect(() => applyEdit(alone, edit)).toThrow(sentence)
   })
 
   test('blocks would stand too deep', () => {
