@@ -168,7 +168,7 @@ function Plate({ arrangement, section, opened, draw, widths, onTake }: PlateProp
         </span>
         <span className="mt-1.5 flex items-baseline gap-2">
           <span className="font-semibold">{arrangement.name}</span>
-          <span className="text-label text-muted">{arrangement.job.replace('-', ' ')}</span>
+          <span className="text-label text-ink-2">{arrangement.job.replace('-', ' ')}</span>
           <span className="flex-1" />
           <span className={`figure ${fit.left > 0 ? 'text-rust' : 'text-ink-2'}`}>{verdict}</span>
         </span>
