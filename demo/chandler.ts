@@ -1,5 +1,5 @@
 import { EMPTY_PAGE_BRIEF, EMPTY_SITE_BRIEF } from '#core/site/brief'
-import { DEFAULT_BREAKPOINTS, DEFAULT_GUIDE } from '#core/site/defaults'
+import { DEFAULT_BREAKPOINTS, DEFAULT_GUIDE, FIRST_DIRECTION } from '#core/site/defaults'
 import { FILE_FORMAT, FILE_VERSION, type Site } from '#core/site/schema'
 import { role, token } from '#core/style/values'
 import { beginSite, button, eyebrow, group, heading, link, list, painting, picture, section, text } from './compose'
@@ -29,12 +29,15 @@ export function chandler(): Site {
         { role: 'on-primary', hex: '#FBF7EE' },
         { role: 'accent', hex: '#C8772E' },
         { role: 'on-accent', hex: '#1E1408' },
+        { role: 'link', hex: '#1F4A4D' },
       ],
       faces: [
         { name: 'heading', family: 'bitter' },
         { name: 'text', family: 'work-sans' },
       ],
     },
+    directions: [{ ...FIRST_DIRECTION, name: 'Brass and rope' }],
+    fonts: [],
     pictures: ['coils-of-rope', 'brass-lamp'].map(painting),
     brief: EMPTY_SITE_BRIEF,
     unplaced: [],

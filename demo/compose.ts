@@ -60,6 +60,10 @@ export const list = (ordered: boolean, look: Look, items: string[]): Block =>
     items.map((item) => block('item', {}, words(item))),
     { ordered },
   )
+/** A size that grows with the width, px at 375 and at 1360 px. */
+export const fluid = (small: number, large: number) => ({
+  fluid: { from: { at: 375, px: small }, to: { at: 1360, px: large } },
+})
 export const divider = (look: Look = {}): Block => block('divider', look, {})
 export const picture = (id: string, alt: string, look: Look = {}): Block =>
   block('picture', look, { picture: id, alt: { en: alt } })

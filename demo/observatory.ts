@@ -1,110 +1,25 @@
-import { DEFAULT_BREAKPOINTS, DEFAULT_GUIDE } from '#core/site/defaults'
+import { DEFAULT_BREAKPOINTS } from '#core/site/defaults'
 import { FILE_FORMAT, FILE_VERSION, type Site } from '#core/site/schema'
-import type { StyleGuide } from '#core/site/style-guide'
 import { pixels, role, token } from '#core/style/values'
 import { autumnBrief, board, brief } from './observatory-brief'
+import { DIRECTIONS, lamplight } from './observatory-directions'
 import { withWinter } from './winter'
-import { beginSite, button, divider, eyebrow, group, heading, icon, link, nav, painting, picture, section, text } from './compose'
-
-const fluid = (small: number, large: number) => ({
-  fluid: { from: { at: 375, px: small }, to: { at: 1360, px: large } },
-})
-
-const guide: StyleGuide = {
-  ...DEFAULT_GUIDE,
-  colours: [
-    { role: 'ground', hex: '#FFFFFF' },
-    { role: 'panel', hex: '#F1F0F9' },
-    { role: 'ink', hex: '#1A1D2E' },
-    { role: 'ink-soft', hex: '#565A74' },
-    { role: 'line', hex: '#CFCEE4' },
-    { role: 'primary', hex: '#1A1D47' },
-    { role: 'night', hex: '#0E0F2B' },
-    { role: 'on-primary', hex: '#FFFFFF' },
-    { role: 'on-primary-soft', hex: '#CBC9EE' },
-    { role: 'accent', hex: '#FFD36B' },
-    { role: 'on-accent', hex: '#1A1D2E' },
-    { role: 'link', hex: '#3B3A9E' },
-  ],
-  faces: [
-    { name: 'heading', family: 'fraunces' },
-    { name: 'text', family: 'instrument-sans' },
-  ],
-  types: [
-    {
-      role: 'heading-1',
-      face: 'heading',
-      weight: 560,
-      size: fluid(40, 76),
-      leading: 1.04,
-      tracking: -0.015,
-      lines: 'balance',
-    },
-    {
-      role: 'heading-2',
-      face: 'heading',
-      weight: 540,
-      size: fluid(30, 46),
-      leading: 1.12,
-      tracking: -0.01,
-      lines: 'balance',
-    },
-    {
-      role: 'heading-3',
-      face: 'heading',
-      weight: 560,
-      size: fluid(22, 26),
-      leading: 1.22,
-      tracking: 0,
-      lines: 'balance',
-    },
-    { role: 'heading-4', face: 'text', weight: 620, size: fluid(17, 18), leading: 1.35, tracking: 0 },
-    {
-      role: 'lead',
-      face: 'text',
-      weight: 400,
-      size: fluid(18, 22),
-      leading: 1.5,
-      tracking: 0,
-      lines: 'pretty',
-    },
-    { role: 'body', face: 'text', weight: 400, size: fluid(16, 17), leading: 1.6, tracking: 0 },
-    { role: 'small', face: 'text', weight: 400, size: fluid(14, 15), leading: 1.55, tracking: 0 },
-    { role: 'eyebrow', face: 'text', weight: 560, size: fluid(14, 15), leading: 1.4, tracking: 0.01 },
-    {
-      role: 'quote',
-      face: 'heading',
-      weight: 420,
-      size: fluid(23, 32),
-      leading: 1.32,
-      tracking: -0.005,
-      lines: 'pretty',
-    },
-    { role: 'button', face: 'text', weight: 620, size: fluid(16, 17), leading: 1.2, tracking: 0 },
-  ],
-  buttons: [
-    {
-      name: 'primary',
-      type: 'button',
-      rest: { fill: role('accent'), ink: role('on-accent') },
-      hover: { fill: role('on-primary') },
-      edgeWidth: 0,
-      corner: token('corner-3'),
-      paddingBlock: pixels(16),
-      paddingInline: pixels(28),
-    },
-    {
-      name: 'secondary',
-      type: 'button',
-      rest: { ink: role('primary'), edge: role('primary') },
-      hover: { fill: role('primary'), ink: role('on-primary') },
-      edgeWidth: 1.5,
-      corner: token('corner-3'),
-      paddingBlock: pixels(14),
-      paddingInline: pixels(26),
-    },
-  ],
-}
+import {
+  beginSite,
+  button,
+  divider,
+  eyebrow,
+  fluid,
+  group,
+  heading,
+  icon,
+  link,
+  nav,
+  painting,
+  picture,
+  section,
+  text,
+} from './compose'
 
 const PICTURES = [
   'ridge-at-dusk',
@@ -503,7 +418,9 @@ export function observatory(): Site {
     language: 'en',
     breakpoints: DEFAULT_BREAKPOINTS,
     views: [1280, 768, 375],
-    guide,
+    guide: lamplight,
+    directions: DIRECTIONS,
+    fonts: [],
     pictures: PICTURES.map(painting),
     brief,
     unplaced: [],

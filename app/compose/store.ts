@@ -133,9 +133,11 @@ function sameTarget(one: Edit, earlier: Edit): boolean {
     return (
       one.block === earlier.block &&
       JSON.stringify(one.scope) === JSON.stringify(earlier.scope) &&
+      one.direction === earlier.direction &&
       Object.keys(one.values).every((name) => name in earlier.values)
     )
   }
+  if (one.kind === 'guide' && earlier.kind === 'guide') return one.part === earlier.part && one.direction === earlier.direction
   return one.kind === 'site' && earlier.kind === 'site' && one.field === earlier.field
 }
 

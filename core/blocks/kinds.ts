@@ -42,6 +42,8 @@ export const fields = {
     element: z.enum(['div', 'article', 'aside']).optional(),
     /** True for one of the entries of its section: a card, a plan, a question with its answer. */
     entry: z.literal(true).optional(),
+    /** Name of one of the guide's cards, or `table` for rows with lines between them. */
+    look: nameSchema.optional(),
   }),
   eyebrow: z.strictObject({ ...words, ...typeRole }),
   heading: z.strictObject({ ...words, ...typeRole, level: z.int().min(1).max(6) }),

@@ -16,9 +16,9 @@ const page = site.pages[0]!
 const after = (from: Site, ...edits: Edit[]) => edits.reduce((now: Site, edit) => applyEdit(now, edit).site, from)
 const on = (constraint: Constraint, from = site) => verdictOn(constraint, from.pages[0]!, from)
 const guide = (hexes: Record<string, string>): Edit => ({
-  kind: 'site',
-  field: 'guide',
-  value: { ...site.guide, colours: site.guide.colours.map((one) => ({ ...one, hex: hexes[one.role] ?? one.hex })) },
+  kind: 'guide',
+  part: 'colours',
+  value: site.guide.colours.map((one) => ({ ...one, hex: hexes[one.role] ?? one.hex })),
 })
 
 describe('verdicts turn as the page changes', () => {
@@ -37,9 +37,9 @@ describe('verdicts turn as the page changes', () => {
       on(
         pink,
         after(site, {
-          kind: 'site',
-          field: 'guide',
-          value: { ...site.guide, colours: [...site.guide.colours, { role: 'spare', hex: '#FF00AA' }] },
+          kind: 'guide',
+          part: 'colours',
+          value: [...site.guide.colours, { role: 'spare', hex: '#FF00AA' }],
         }),
       ).ok,
     ).toBe(true)

@@ -2,7 +2,18 @@ import { z } from 'zod'
 import type { Site } from '#core/site/schema'
 import type { Applied, EditKind } from './edit'
 import { type BriefEdit, briefEdit } from './brief'
+import {
+  type DirectionAddEdit,
+  directionAddEdit,
+  type DirectionCurrentEdit,
+  directionCurrentEdit,
+  type DirectionFieldEdit,
+  directionFieldEdit,
+  type DirectionRemoveEdit,
+  directionRemoveEdit,
+} from './directions'
 import { type FieldEdit, fieldEdit } from './field'
+import { type GuideEdit, guideEdit } from './guide'
 import { type InsertEdit, insertEdit } from './insert'
 import { type ListEdit, listEdit } from './list'
 import { type MoveEdit, moveEdit } from './move'
@@ -36,6 +47,11 @@ export type Edit =
   | RemoveEdit
   | MoveEdit
   | SiteEdit
+  | GuideEdit
+  | DirectionAddEdit
+  | DirectionRemoveEdit
+  | DirectionFieldEdit
+  | DirectionCurrentEdit
   | PageAddEdit
   | PageRemoveEdit
   | PageFieldEdit
@@ -78,6 +94,11 @@ const kinds = [
   removeEdit,
   moveEdit,
   siteEdit,
+  guideEdit,
+  directionAddEdit,
+  directionRemoveEdit,
+  directionFieldEdit,
+  directionCurrentEdit,
   pageAddEdit,
   pageRemoveEdit,
   pageFieldEdit,

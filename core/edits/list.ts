@@ -1,13 +1,14 @@
 import { produce } from 'immer'
 import { z } from 'zod'
 import { boardCardSchema } from '#core/site/board'
+import { ownFontSchema } from '#core/site/fonts'
 import { idSchema } from '#core/site/ids'
 import { unplacedSchema } from '#core/site/passage'
 import type { Site } from '#core/site/schema'
 import { EditError, type EditKind } from './edit'
 import type { Edit } from './index'
 
-const items = { unplaced: unplacedSchema, board: boardCardSchema }
+const items = { unplaced: unplacedSchema, board: boardCardSchema, fonts: ownFontSchema }
 type List = keyof typeof items
 
 const change = <L extends List>(list: L) =>
@@ -20,10 +21,10 @@ const change = <L extends List>(list: L) =>
     put: z.array(z.strictObject({ at: z.int().min(0).optional(), item: items[list] })).max(5000),
   })
 
-const schema = z.discriminatedUnion('list', [change('unplaced'), change('board')])
+const schema = z.discriminatedUnion('list', [change('unplaced'), change('board'), change('fonts')])
 export type ListEdit = z.infer<typeof schema>
 
-const names: Record<List, string> = { unplaced: 'unplaced words', board: 'references' }
+const names: Record<List, string> = { unplaced: 'unplaced words', board: 'references', fonts: 'fonts' }
 
 /** Puts items into one of the site's lists and takes others out, so that two tabs may change different ones. */
 export const listEdit: EditKind<ListEdit, Edit> = {

@@ -67,7 +67,7 @@ describe('what belongs to the whole site', () => {
     ['its name', { kind: 'site', field: 'name', value: 'Other' }],
     ['its views', { kind: 'site', field: 'views', value: [1440, 390] }],
     ['its breakpoints', { kind: 'site', field: 'breakpoints', value: site.breakpoints.slice(0, 2) }],
-    ['its guide', { kind: 'site', field: 'guide', value: { ...site.guide, colours: site.guide.colours.slice(1) } }],
+    ['its guide', { kind: 'guide', part: 'colours', value: site.guide.colours.slice(1) }],
   ])('%s is set, and set back', (_, edit) => {
     const { site: changed, inverse } = applyEdit(site, parseEdit(JSON.parse(JSON.stringify(edit))))
     expect(changed).not.toEqual(site)

@@ -48,8 +48,14 @@ export function replaces(next: Edit, before: Edit): boolean {
   }
   if (next.kind === 'style' && before.kind === 'style') {
     const sameScope = JSON.stringify(next.scope) === JSON.stringify(before.scope)
-    return next.block === before.block && sameScope && Object.keys(before.values).every((name) => name in next.values)
+    return (
+      next.block === before.block &&
+      next.direction === before.direction &&
+      sameScope &&
+      Object.keys(before.values).every((name) => name in next.values)
+    )
   }
+  if (next.kind === 'guide' && before.kind === 'guide') return next.part === before.part && next.direction === before.direction
   if (next.kind === 'site' && before.kind === 'site') return next.field === before.field
   if (next.kind === 'field' && before.kind === 'field') return next.block === before.block && next.field === before.field
   return false

@@ -1,7 +1,6 @@
 import { produce } from 'immer'
 import { z } from 'zod'
 import { breakpointsSchema, type Site, siteSchema } from '#core/site/schema'
-import { styleGuideSchema } from '#core/site/style-guide'
 import type { EditKind } from './edit'
 import type { Edit } from './index'
 
@@ -14,7 +13,6 @@ const schema = z.discriminatedUnion('field', [
   change('name', fields.name),
   change('views', fields.views),
   change('breakpoints', breakpointsSchema),
-  change('guide', styleGuideSchema),
 ])
 export type SiteEdit = z.infer<typeof schema>
 

@@ -21,6 +21,8 @@ type Changes = { [N in PropertyName]?: StyleValues[N] | null }
 const schema = z.strictObject({
   kind: z.literal('style'),
   block: idSchema,
+  /** The direction that alone is meant; every direction, if none is named. */
+  direction: idSchema.optional(),
   scope: scopeSchema,
   values: z.strictObject(shape) as unknown as z.ZodType<Changes>,
 })
@@ -40,7 +42,11 @@ export const styleEdit: EditKind<StyleEdit, Edit> = {
       throw new EditError(`The breakpoint "${scope.below}" is no longer in this site.`)
     }
     const names = Object.keys(edit.values) as PropertyName[]
-    const before = valuesIn(place.block.style, scope)
+    const index = edit.direction === undefined ? -1 : site.directions.findIndex((one) => one.id === edit.direction)
+    if (edit.direction !== undefined && index < 0)
+      throw new EditError(`The direction "${edit.direction}" is no longer in this site.`)
+    const styled = index < 0 ? place.block.style : (site.directions[index]!.restyled[edit.block] ?? {})
+    const before = valuesIn(styled, scope)
     const old: Record<string, unknown> = {}
     for (const name of names) {
       if (!appliesTo(name, place.block.kind))
@@ -48,7 +54,7 @@ export const styleEdit: EditKind<StyleEdit, Edit> = {
       old[name] = before?.[name] ?? null
     }
     const next = produce(site, (draft) => {
-      const { style } = draftAt(draft, place)
+      const style = index < 0 ? draftAt(draft, place).style : (draft.directions[index]!.restyled[edit.block] ??= {})
       const target = { ...before } as Record<string, unknown>
       for (const name of names) {
         if (edit.values[name] === null) delete target[name]
@@ -63,7 +69,8 @@ export const styleEdit: EditKind<StyleEdit, Edit> = {
         else delete style.below
       } else if (values) style[scope] = values
       else delete style[scope]
+      if (index >= 0 && Object.keys(style).length === 0) delete draft.directions[index]!.restyled[edit.block]
     })
-    return { site: next, inverse: { kind: 'style', block: edit.block, scope, values: old as Changes } }
+    return { site: next, inverse: { ...edit, values: old as Changes } }
   },
 }

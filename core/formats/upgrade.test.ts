@@ -1,25 +1,63 @@
-import { expect, test } from 'vitest'
+import { describe, expect, test } from 'vitest'
 import { demoSite } from '#core/edits/edits.fixture'
 import { EMPTY_PAGE_BRIEF, EMPTY_SITE_BRIEF } from '#core/site/brief'
+import { DEFAULT_GUIDE } from '#core/site/defaults'
+import { pixels } from '#core/style/values'
 import { checkSite } from './site-json'
 
+type Json = Record<string, unknown>
+
+/** The demo as a file of version 2 had it: one style guide with sizes of its own, and no directions. */
+function second(): Json {
+  const { directions: _, fonts: _f, guide, ...site } = structuredClone(demoSite())
+  const { scale: _s, leading: _l, baseline: _b, light: _li, looks: _lo, ...rest } = guide
+  const types = rest.types
+    .filter(({ role }) => !['display', 'label', 'figure'].includes(role))
+    .map((one) => ({ ...one, size: pixels(20), leading: 1.4 }))
+  const buttons = rest.buttons.map(({ hit: _h, ...one }) => one)
+  return { ...site, version: 2, guide: { ...rest, types, buttons } }
+}
+
 /** The demo as a file of version 1 had it. */
-function first() {
-  const { brief: _, unplaced: _u, board: _b, ...site } = structuredClone(demoSite()) as unknown as Record<string, unknown>
-  const pages = (site.pages as Record<string, unknown>[]).map(({ brief: _p, unlisted: _l, ...page }) => page)
+function first(): Json {
+  const { brief: _, unplaced: _u, board: _b, ...site } = second()
+  const pages = (site.pages as Json[]).map(({ brief: _p, unlisted: _l, ...page }) => page)
   return { ...site, version: 1, pages }
 }
 
 test('a file of version 1 opens, with an empty brief and no words left over', () => {
   const site = checkSite(first())
-  expect(site.version).toBe(2)
+  expect(site.version).toBe(3)
   expect(site.brief).toEqual(EMPTY_SITE_BRIEF)
   expect(site.pages.map((page) => page.brief)).toEqual(site.pages.map(() => EMPTY_PAGE_BRIEF))
   expect([site.unplaced, site.board]).toEqual([[], []])
   expect(site.pages[0]!.sections).toEqual(demoSite().pages[0]!.sections)
 })
 
+describe('a file of version 2', () => {
+  test('keeps the sizes and colours that it has, and gets the roles that it lacks', () => {
+    const { guide, directions, fonts } = checkSite(second())
+    expect(guide.types.find((one) => one.role === 'heading-1')).toMatchObject({ size: pixels(20), leading: 1.4 })
+    for (const role of ['display', 'label', 'figure']) expect(guide.types.filter((one) => one.role === role)).toHaveLength(1)
+    expect(guide.colours.slice(0, demoSite().guide.colours.length)).toEqual(demoSite().guide.colours)
+    expect(guide.scale).toEqual(DEFAULT_GUIDE.scale)
+    expect([directions.length, fonts]).toEqual([1, []])
+  })
+
+  test('whose face has another name is set in that', () => {
+    const old = second()
+    const guide = old.guide as Json
+    const named = {
+      ...guide,
+      faces: [{ name: 'serif', family: 'lora' }],
+      types: (guide.types as Json[]).map((one) => ({ ...one, face: 'serif' })),
+    }
+    expect(checkSite({ ...old, guide: named }).guide.types.every((one) => one.face === 'serif')).toBe(true)
+  })
+})
+
 test('a broken file of version 1 is refused as any other, with what is wrong and where', () => {
   expect(() => checkSite({ ...first(), pages: 'none' })).toThrow(/broken at "pages"/)
-  expect(() => checkSite({ ...first(), version: 3 })).toThrow(/version 3, from a newer Yarrowfinch/)
+  expect(() => checkSite({ ...first(), guide: 'none' })).toThrow(/broken at "guide"/)
+  expect(() => checkSite({ ...first(), version: 4 })).toThrow(/version 4, from a newer Yarrowfinch/)
 })

@@ -4,7 +4,8 @@ import { newPage } from '#core/site/defaults'
 import { idMaker } from '#core/site/ids'
 import type { Block, Section } from '#core/site/schema'
 import { element } from './element'
-import { pageBody, sharedClass } from './page'
+import { pageBody } from './page'
+import { sharedClass } from './shared-class'
 import { renderWords } from './words'
 
 const makeId = idMaker(Math.random)

@@ -5,9 +5,10 @@ import type { ViewportUnit } from '#core/style/css-values'
 import { type Addresses, type ListedPage, renderBlock } from './blocks'
 import { rulesOf } from './declarations'
 import { element } from './element'
+import { dressed } from '#core/site/directions'
 import { blockClasses, type BlockName, sectionClasses } from './names'
 import type { Rule } from './rules'
-import { BAND } from './shared-rules'
+import { sharedClass } from './shared-class'
 import { pageSurround, type Surround, surroundOf } from './surround'
 
 export type RenderOptions = {
@@ -24,7 +25,7 @@ export type RenderedSection = { id: string; element: Element; rules: readonly Ru
 type Entry = { key: string; name: string; element: Element | undefined; rules: readonly Rule[]; own: number }
 
 /** Everything of a site, besides the block itself, that a printed block depends on. */
-type Shared = Pick<Site, 'breakpoints' | 'pictures' | 'guide'> & { listed: string }
+type Shared = Pick<Site, 'breakpoints' | 'pictures'> & { listed: string }
 
 /** The pages that navigation lists. */
 export const listedPages = (site: Site): ListedPage[] =>
@@ -32,7 +33,8 @@ export const listedPages = (site: Site): ListedPage[] =>
 
 /**
  * A renderer that remembers what it printed for each block object: after an edit, only the edited block and what
- * stands around it are printed again. What blocks share (breakpoints, pictures, guide) empties the memory.
+ * stands around it are printed again. What blocks share (breakpoints, pictures) empties the memory; the style guide
+ * does not, since blocks name its roles and tokens and hold none of its values.
  */
 export function createRenderer(options: RenderOptions) {
   let memory = new WeakMap<Block, Entry>()
@@ -99,19 +101,16 @@ export function createRenderer(options: RenderOptions) {
     return entry
   }
 
-  return function render(site: Site, page: Page): RenderedSection[] {
-    // Navigation that follows the pages is printed anew when they change.
-    const listed = JSON.stringify(listedPages(site))
-    if (
-      shared?.breakpoints !== site.breakpoints ||
-      shared.pictures !== site.pictures ||
-      shared.guide !== site.guide ||
-      shared.listed !== listed
-    ) {
+  return function render(given: Site, asked: Page): RenderedSection[] {
+    const site = dressed(given)
+    const page = site === given ? asked : (site.pages.find((one) => one.id === asked.id) ?? asked)
+    // Navigation follows the pages, and names of type roles are kept from sections.
+    const listed = JSON.stringify([listedPages(site), site.guide.types.map((one) => one.role)])
+    if (shared?.breakpoints !== site.breakpoints || shared.pictures !== site.pictures || shared.listed !== listed) {
       memory = new WeakMap()
       pictures = picturesById(site)
       pages = listedPages(site)
-      shared = { breakpoints: site.breakpoints, pictures: site.pictures, guide: site.guide, listed }
+      shared = { breakpoints: site.breakpoints, pictures: site.pictures, listed }
       classes = undefined
     }
     const outer = pageSurround(site.breakpoints)
@@ -126,28 +125,6 @@ export function createRenderer(options: RenderOptions) {
       printed.push({ id: section.id, element: entry.element!, rules: entry.rules })
     }
     return printed
-  }
-}
-
-/** The class that a block shares with others of its type role or kind of button. */
-export function sharedClass(block: Block): string {
-  switch (block.kind) {
-    case 'section':
-      return BAND
-    case 'heading':
-      return block.type ?? `heading-${Math.min(block.level, 4)}`
-    case 'eyebrow':
-      return block.type ?? 'eyebrow'
-    case 'button':
-      return `button-${block.look}`
-    case 'quote':
-      return block.type ?? 'quote'
-    case 'text':
-    case 'item':
-    case 'link':
-      return block.type ?? ''
-    default:
-      return ''
   }
 }
 

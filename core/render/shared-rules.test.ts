@@ -59,7 +59,7 @@ describe('shared rules', () => {
       ],
     }
     expect(css(sharedRules({ ...site, guide }, uses(['quote'])))).toContain(
-      '.quote{font:italic 420 24px/1.3 var(--face-text);letter-spacing:-.01em;text-wrap:pretty;text-transform:uppercase}',
+      '.quote{font:italic 420 var(--size-quote)/1.3 var(--face-text);letter-spacing:-.01em;text-wrap:pretty;text-transform:uppercase}',
     )
   })
 
@@ -86,14 +86,15 @@ describe('tokens', () => {
   test('are the colours, faces, spaces, corners and shadows of the guide', () => {
     const named = new Map(tokens)
     expect(named.get('--accent')).toBe('#ffd36b')
-    expect(named.get('--face-heading')).toBe('"Fraunces", Georgia, serif')
+    expect(named.get('--face-heading')).toBe('"Fraunces", "Fraunces fallback", serif')
     expect(named.get('--space-4')).toBe('16px')
-    expect(named.get('--shadow-1')).toMatch(/^0px 1px 3px 0px color-mix/)
+    expect(named.get('--shadow-1')).toMatch(/^-0\.7px 1\.9px 4px -0\.5px color-mix/)
+    expect(named.get('--size-heading-1')).toBe('clamp(2.4881rem, 1.7329rem + 3.2223vw, 4.4719rem)')
   })
 
   test('are kept where a rule reads them, or another that is kept does', () => {
     const rule = (value: string): Rule => ({ selector: 'a', below: null, declarations: [['box-shadow', value]] })
-    expect(usedTokens(tokens, [rule('var(--shadow-1)')]).map(([name]) => name)).toEqual(['--ink', '--shadow-1'])
+    expect(usedTokens(tokens, [rule('var(--shadow-1)')]).map(([name]) => name)).toEqual(['--night', '--shadow-1'])
     expect(usedTokens(tokens, [rule('none'), rule('var(--nowhere)')])).toEqual([])
   })
 

@@ -1,9 +1,11 @@
-import { colourToCss, lengthToCss, shadowToCss } from '#core/style/css-values'
+import { lengthToCss, shadowToCss } from '#core/style/css-values'
 import type { Declaration } from '#core/style/property'
 import type { Breakpoint, Site } from '#core/site/schema'
-import type { ButtonKind, TypeRole } from '#core/site/style-guide'
+import { layersOf } from '#core/site/shadows'
 import { fontStack } from '#core/type/families'
+import { buttonRules, cardRule, fieldRules, linkRules, listRules, tableRules } from './look-rules'
 import type { Rule } from './rules'
+import { typeDeclarations, typeTokens } from './type-rules'
 
 const rule = (selector: string, declarations: Declaration[], below: number | null = null): Rule => ({
   selector,
@@ -13,39 +15,6 @@ const rule = (selector: string, declarations: Declaration[], below: number | nul
 
 /** Class of every section. */
 export const BAND = 'band'
-
-const typeDeclarations = (type: TypeRole): Declaration[] => [
-  ['font', `${type.italic ? 'italic ' : ''}${type.weight} ${lengthToCss(type.size)} / ${type.leading} var(--face-${type.face})`],
-  ...(type.tracking === 0 ? [] : [['letter-spacing', `${type.tracking}em`] as const]),
-  ...(type.lines && type.lines !== 'wrap' ? [['text-wrap', type.lines] as const] : []),
-  ...(type.letterCase === 'capitals' ? [['text-transform', 'uppercase'] as const] : []),
-]
-
-function buttonRules(button: ButtonKind, types: readonly TypeRole[]): Rule[] {
-  const state = (values: ButtonKind['rest']): Declaration[] => [
-    ...(values.ink ? [['color', colourToCss(values.ink)] as const] : []),
-    ...(values.fill ? [['background', colourToCss(values.fill)] as const] : []),
-    ...(values.edge ? [['border-color', colourToCss(values.edge)] as const] : []),
-  ]
-  const type = types.find((one) => one.role === button.type)
-  const padding = [...new Set([lengthToCss(button.paddingBlock), lengthToCss(button.paddingInline)])].join(' ')
-  const selector = `.button-${button.name}`
-  return [
-    rule(selector, [
-      ...(type ? typeDeclarations(type) : []),
-      ['display', 'inline-block'],
-      ['padding', padding],
-      ['border', button.edgeWidth === 0 ? '0' : `${button.edgeWidth}px solid`],
-      ['border-radius', lengthToCss(button.corner)],
-      ...state(button.rest),
-      ['text-align', 'center'],
-      ['text-decoration', 'none'],
-      ['justify-self', 'start'],
-      ['align-self', 'start'],
-    ]),
-    rule(`${selector}:is(:hover, :focus-visible)`, state(button.hover)),
-  ]
-}
 
 /** The grid of one breakpoint as custom properties; at narrower ones only what differs from the one before. */
 function gridRules(breakpoints: readonly Breakpoint[]): Rule[] {
@@ -65,32 +34,15 @@ function gridRules(breakpoints: readonly Breakpoint[]): Rule[] {
   })
 }
 
-/** Fields stand under their labels, as wide as what holds them, and at least 44 px high to be hit (WCAG 2.2, 2.5.5). */
-const fieldRules = (): Rule[] => [
-  rule('.field', [
-    ['display', 'grid'],
-    ['gap', '6px'],
-  ]),
-  rule('.field :is(input, textarea)', [
-    ['min-height', '48px'],
-    ['width', '100%'],
-    ['padding', '10px 14px'],
-    ['border', '1px solid color-mix(in srgb, currentcolor 55%, transparent)'],
-    ['border-radius', '4px'],
-    ['font', 'inherit'],
-    ['color', 'var(--ink)'],
-    ['background', 'var(--ground)'],
-  ]),
-]
-
 /** Custom properties of the style guide. */
-export function tokenDeclarations({ guide }: Site): Declaration[] {
+export function tokenDeclarations({ guide, fonts }: Pick<Site, 'guide' | 'fonts'>): Declaration[] {
   return [
     ...guide.colours.map(({ role, hex }): Declaration => [`--${role}`, hex.toLowerCase()]),
-    ...guide.faces.map(({ name, family }): Declaration => [`--face-${name}`, fontStack(family)]),
+    ...guide.faces.map(({ name, family }): Declaration => [`--face-${name}`, fontStack(family, fonts)]),
+    ...typeTokens(guide),
     ...guide.spaces.map(({ name, size }): Declaration => [`--${name}`, lengthToCss(size)]),
     ...guide.corners.map(({ name, size }): Declaration => [`--${name}`, lengthToCss(size)]),
-    ...guide.shadows.map(({ name, layers }): Declaration => [`--${name}`, layers.map(shadowToCss).join(', ')]),
+    ...guide.shadows.map((one): Declaration => [`--${one.name}`, layersOf(guide, one).map(shadowToCss).join(', ') || 'none']),
   ]
 }
 
@@ -127,21 +79,17 @@ export function sharedRules(site: Site, uses: Uses): Rule[] {
     ['display', 'block'],
     ['flex', 'none'],
   ])
-  tag('ul', [['padding-inline-start', '1.2em']])
-  tag('ol', [['padding-inline-start', '1.2em']])
+  rules.push(...listRules(guide, has))
   tag('hr', [
     ['border', '0'],
     ['border-block-start', '1px solid var(--line)'],
   ])
-  tag('a', [
-    ['color', 'inherit'],
-    ['text-underline-offset', '0.15em'],
-  ])
+  if (has('a')) rules.push(...linkRules(guide))
   tag('mark', [
     ['color', 'inherit'],
     ['background', 'color-mix(in srgb, var(--accent) 40%, transparent)'],
   ])
-  if (hasClass('field')) rules.push(...fieldRules())
+  if (hasClass('field')) rules.push(...fieldRules(guide))
   if (hasClass('frame')) {
     rules.push(
       rule('.frame', [
@@ -173,13 +121,35 @@ export function sharedRules(site: Site, uses: Uses): Rule[] {
     if (type.role !== 'body' && hasClass(type.role)) rules.push(rule(`.${type.role}`, typeDeclarations(type)))
   // Body is the page's own type; its class is for words inside a block that is set otherwise.
   if (body && hasClass('body')) rules.push(rule('.body', typeDeclarations(body)))
-  for (const button of guide.buttons) if (hasClass(`button-${button.name}`)) rules.push(...buttonRules(button, guide.types))
+  for (const button of guide.buttons)
+    if (hasClass(`button-${button.name}`)) rules.push(...buttonRules(button, guide, has('button')))
+  for (const card of guide.looks.cards) if (hasClass(`card-${card.name}`)) rules.push(cardRule(card))
+  if (hasClass('table')) rules.push(...tableRules(guide))
   return [...gridRules(site.breakpoints), ...rules]
 }
 
 /** Puts the custom properties into the first rule, which is the root's. */
 export function withTokens([root, ...rest]: readonly Rule[], tokens: readonly Declaration[]): Rule[] {
   return [{ ...root!, declarations: [...tokens, ...root!.declarations] }, ...rest]
+}
+
+/** Puts the values of custom properties that are read once in the place where they are read. */
+export function inlineOnce(tokens: readonly Declaration[], rules: readonly Rule[]): { tokens: Declaration[]; rules: Rule[] } {
+  const reads = new Map<string, number>()
+  const count = (text: string) => {
+    for (const [, name] of text.matchAll(/var\((--[\w-]+)\)/g)) reads.set(name!, (reads.get(name!) ?? 0) + 1)
+  }
+  for (const [, value] of tokens) count(value)
+  for (const one of rules) for (const [, value] of one.declarations) count(value)
+  const values = new Map(tokens.filter(([name]) => reads.get(name) === 1))
+  const put = (text: string): string =>
+    text.includes('var(')
+      ? text.replace(/var\((--[\w-]+)\)/g, (all, name: string) => (values.has(name) ? put(values.get(name)!) : all))
+      : text
+  return {
+    tokens: tokens.filter(([name]) => !values.has(name)).map(([name, value]): Declaration => [name, put(value)]),
+    rules: rules.map((one) => ({ ...one, declarations: one.declarations.map(([name, value]): Declaration => [name, put(value)]) })),
+  }
 }
 
 /** The custom properties that some rule or other custom property reads, and no more. */

@@ -2,13 +2,13 @@ import type { Element, Root } from 'hast'
 import { format } from 'hast-util-format'
 import { toHtml } from 'hast-util-to-html'
 import type { BlockOf, Page, Picture, Site } from '#core/site/schema'
-import { FAMILIES, type FontFile, fontFaceCss, fontFiles, needsSubset } from '#core/type/families'
+import { fallbackCss, familiesOf, type FontFile, fontFaceCss, fontFiles, needsSubset } from '#core/type/families'
 import type { Link } from '#core/site/link'
 import { element } from './element'
 import { sectionClasses } from './names'
 import { createRenderer, pageBody, type RenderedSection } from './page'
 import { printRules, type Rule, type Style } from './rules'
-import { sharedRules, tokenDeclarations, usedTokens, withTokens } from './shared-rules'
+import { inlineOnce, sharedRules, tokenDeclarations, usedTokens, withTokens } from './shared-rules'
 
 /** Where the files of a printed site are, seen from its pages; the stylesheet's own URLs are seen from the stylesheet. */
 export type SiteAddresses = {
@@ -95,14 +95,17 @@ function stylesheet(
   const shared = sharedRules(site, { classes, tags })
   const tokens = usedTokens(tokenDeclarations(site), [...shared, ...rules])
   const fonts = usedFonts(site, tokens, tags, [...shared, ...rules], trees)
-  const css = printRules([...withTokens(shared, tokens), ...rules], options.style)
+  const final = options.style === 'minified' ? inlineOnce(tokens, [...shared, ...rules]) : { tokens, rules: [...shared, ...rules] }
+  const css = printRules(withTokens(final.rules, final.tokens), options.style)
   const faces = fonts.map((file) =>
     fontFaceCss(
       file,
       options.addresses.font(file),
-      !fonts.some((other) => other !== file && other.family === file.family && other.italic === file.italic),
+      file.family.own !== undefined ||
+        !fonts.some((other) => other !== file && other.family === file.family && other.italic === file.italic),
     ),
   )
+  faces.push(...[...new Set(fonts.map((file) => file.family))].map(fallbackCss))
   const text = options.style === 'readable' ? `${faces.join('\n')}\n` : faces.map(minifyFace).join('')
   return { css: `${(text + css).trim()}\n`, fonts }
 }
@@ -128,9 +131,9 @@ function usedFonts(
     rules.some((rule) => rule.declarations.some(([name, value]) => name.startsWith('font') && value.startsWith('italic')))
   const text = trees.map(textOf).join('')
   const families = new Set(site.guide.faces.filter((face) => used.has(`--face-${face.name}`)).map((face) => face.family))
-  return FAMILIES.filter((family) => families.has(family.id)).flatMap((family) =>
-    fontFiles(family).filter((file) => (italic || !file.italic) && needsSubset(file.subset, text)),
-  )
+  return familiesOf(site.fonts)
+    .filter((family) => families.has(family.id))
+    .flatMap((family) => fontFiles(family).filter((file) => (italic || !file.italic) && needsSubset(file.subset, text)))
 }
 
 function textOf(node: Root | Element): string {

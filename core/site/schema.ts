@@ -5,12 +5,14 @@ import { idSchema } from './ids'
 import { boardCardSchema } from './board'
 import { pageBriefSchema, siteBriefSchema } from './brief'
 import { BLOCK_KINDS, type BlockKind, CONTAINER_KINDS, type ContainerKind, type WordKind } from './kinds'
+import { directionsSchema } from './directions'
+import { ownFontSchema } from './fonts'
 import { unplacedSchema } from './passage'
 import { styleGuideSchema } from './style-guide'
 
 export const FILE_FORMAT = 'yarrowfinch-site'
 /** Version of the file format. A file with a higher one is refused by name; see `upgrade.ts` for lower ones. */
-export const FILE_VERSION = 2
+export const FILE_VERSION = 3
 
 interface Holding {
   children: Block[]
@@ -108,7 +110,11 @@ export const siteSchema = z.strictObject({
   breakpoints: breakpointsSchema,
   /** Widths of the views, px. */
   views: z.array(z.int().min(240).max(3840)).min(1).max(6),
+  /** The style guide of the current direction. */
   guide: styleGuideSchema,
+  directions: directionsSchema,
+  /** Fonts that were uploaded. */
+  fonts: z.array(ownFontSchema).max(40),
   pictures: z.array(pictureSchema).max(2000),
   pages: z.array(pageSchema).min(1).max(200),
   brief: siteBriefSchema,

@@ -1,9 +1,11 @@
 import { contrastOfWords } from '#core/colour/contrast'
-import { sharedClass } from '#core/render/page'
+import { sharedClass } from '#core/render/shared-class'
 import type { Block } from '#core/site/schema'
-import { pixels } from '#core/style/values'
+import type { Length } from '#core/style/values'
 import { fluidAt, growthPer100 } from '#core/type/fluid'
 import { familyOf } from '#core/type/families'
+import { pxAt } from '#core/type/measure'
+import { leadingOf, typeOf } from '#core/type/roles'
 import { Choice } from '../../ui/choice'
 import { NumberField } from '../../ui/number-field'
 import { useCompose, useComposeState } from '../context'
@@ -38,11 +40,12 @@ const SLOPES = [
 export function TypeColumn({ style }: { style: StyleAccess }) {
   const store = useCompose()
   const { block } = style.place
-  const guide = useComposeState((state) => state.session.site.guide)
+  const site = useComposeState((state) => state.session.site)
+  const { guide } = site
   const roleName = sharedClass(block).replace(/^button-.*/, 'button') || 'body'
-  const role = guide.types.find((one) => one.role === roleName)
+  const role = typeOf(guide, roleName)
   const face = style.get('face') ?? role?.face
-  const family = familyOf(guide.faces.find((one) => one.name === face)?.family ?? '')
+  const family = familyOf(guide.faces.find((one) => one.name === face)?.family ?? '', site.fonts)
   const takesRole = 'words' in block && block.kind !== 'button'
   return (
     <div>
@@ -65,7 +68,7 @@ export function TypeColumn({ style }: { style: StyleAccess }) {
           value={face ?? null}
           options={guide.faces.map((one) => ({
             value: one.name,
-            label: familyOf(one.family)?.name ?? one.family,
+            label: familyOf(one.family, site.fonts)?.name ?? one.family,
             note: one.name,
           }))}
           onChange={(value) => style.set({ face: value })}
@@ -86,7 +89,14 @@ export function TypeColumn({ style }: { style: StyleAccess }) {
         <LengthOf style={style} name="size" units={['px', 'rem', 'em']} fallback={role?.size} />
       </Row>
       <Row label="Leading" style={style} names={['leading', 'tracking']}>
-        <NumberOf style={style} name="leading" least={0.7} most={3} step={0.02} fallback={role?.leading} />
+        <NumberOf
+          style={style}
+          name="leading"
+          least={0.7}
+          most={3}
+          step={0.02}
+          fallback={role && leadingOf(guide, role, pxAt(role.size, site.views[0]!) ?? 16)}
+        />
         <NumberOf style={style} name="tracking" unit="em" least={-0.2} most={1} step={0.005} fallback={role?.tracking} />
       </Row>
       <TypeFindings style={style} role={role} />
@@ -104,7 +114,7 @@ export function TypeColumn({ style }: { style: StyleAccess }) {
   )
 }
 
-type Role = { size: ReturnType<typeof pixels> }
+type Role = { size: Length }
 
 function TypeFindings({ style, role }: { style: StyleAccess; role: Role | undefined }) {
   const site = useComposeState((state) => state.session.site)
