@@ -7,12 +7,15 @@ export default [
   route('sites/:siteId/pages/:pageId/copy', 'routes/copy.tsx'),
   route('sites/:siteId/pages/:pageId/references', 'routes/references.tsx'),
   route('sites/:siteId/pages/:pageId/compose', 'routes/compose.tsx'),
+
+
   route('sites/:siteId/pages/:pageId/play', 'routes/play.tsx'),
   route('sites/:siteId/pages/:pageId/deliver', 'routes/deliver.tsx'),
   route('sites/:siteId/pages/:pageId/inbox', 'routes/inbox.tsx'),
   route('sites/:siteId/pages/:pageId/mockup', 'routes/mockup.ts'),
   route('sites/:siteId/edits', 'routes/edits.ts'),
   route('sites/:siteId/pictures', 'routes/upload.ts'),
+  route('sites/:siteId/fonts', 'routes/upload-font.ts'),
   route('sites/:siteId/library', 'routes/library-take.ts'),
   route('sites/:siteId/copy-file', 'routes/copy-file.ts'),
   route('sites/:siteId/file', 'routes/site-file.ts'),

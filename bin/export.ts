@@ -4,12 +4,13 @@ import sharp from 'sharp'
 import { FormatError } from '#core/formats/site-json'
 import { pictureFile, readSiteFile } from '#core/formats/site-zip'
 import type { Picture } from '#core/site/schema'
+import { readFont } from '#server/fonts'
 import { exportFiles } from '#server/web-export'
 
 const USAGE = `Usage: npm run export -- FILE OUT_DIR [--minify]
 
 Writes the HTML, CSS, pictures and fonts of a .site.json or .site.zip to a folder.
-Pictures of a .site.json are looked for in "pictures" beside it.`
+Pictures and fonts of a .site.json are looked for in "pictures" and "fonts" beside it.`
 
 /** The original of a picture: out of the zip, or beside the JSON file. */
 function originals(file: string, inside: ReadonlyMap<string, Uint8Array>) {
@@ -31,7 +32,7 @@ async function main(args: string[]): Promise<number> {
     console.error(`There is no file "${file}".`)
     return 1
   }
-  const { site, pictures } = readSiteFile(new Uint8Array(readFileSync(file)))
+  const { site, pictures, fonts } = readSiteFile(new Uint8Array(readFileSync(file)))
   const original = originals(resolve(file), pictures)
   const { files, missing } = await exportFiles(site, minify ? 'minified' : 'readable', async (picture, width) => {
     const bytes = original(picture)
@@ -39,13 +40,13 @@ async function main(args: string[]): Promise<number> {
     return new Uint8Array(
       await sharp(bytes).rotate().resize({ width, withoutEnlargement: true }).webp({ quality: 78, effort: 3 }).toBuffer(),
     )
-  })
+  }, async (name) => fonts.get(name.split('.')[0]!) ?? (await readFont(name, dirname(resolve(file)))))
   for (const { file: name, bytes } of files) {
     const path = join(folder, name)
     mkdirSync(dirname(path), { recursive: true })
     writeFileSync(path, bytes)
   }
-  for (const name of missing) console.error(`The picture "${name}" is not in the file, nor beside it; the pages will lack it.`)
+  for (const name of missing) console.error(`“${name}” is not in the file, nor beside it; the pages will lack it.`)
   console.log(`${files.length} files in ${folder}`)
   return missing.length === 0 ? 0 : 1
 }

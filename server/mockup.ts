@@ -26,7 +26,7 @@ export async function mockupMarkup(
   }
   const fonts = await Promise.all(
     wanted.fonts.map(async ({ font }) => {
-      const bytes = await readFont(font.name)
+      const bytes = await readFont(font.name, store.folder)
       return { file: font, url: bytes ? dataUrl('font/woff2', bytes) : '' }
     }),
   )

@@ -1,13 +1,14 @@
 import { eq, inArray } from 'drizzle-orm'
 import { createHash } from 'node:crypto'
 import { existsSync } from 'node:fs'
-import { mkdir, readFile, rename, writeFile } from 'node:fs/promises'
+import { readFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import sharp, { type Metadata } from 'sharp'
 import { FormatError } from '#core/formats/site-json'
 import { cleanSvg } from '#core/formats/svg'
 import type { Picture } from '#core/site/schema'
 import type { Store } from './database'
+import { writeWhole } from './files'
 import { pictures } from './schema'
 
 /** Most that a picture may weigh, bytes. */
@@ -28,14 +29,6 @@ const hashOf = (bytes: Uint8Array) => createHash('sha256').update(bytes).digest(
 
 const originals = (store: Store) => join(store.folder, 'pictures')
 const derivatives = (store: Store) => join(store.folder, 'derivatives')
-
-/** Writes under another name first, so that no half-written file ever has a final name. */
-async function writeWhole(folder: string, name: string, bytes: Uint8Array): Promise<void> {
-  await mkdir(folder, { recursive: true })
-  const draft = join(folder, `.${name}.${process.pid}.${Math.random().toString(36).slice(2)}`)
-  await writeFile(draft, bytes)
-  await rename(draft, join(folder, name))
-}
 
 const looksLikeSvg = (bytes: Uint8Array) => /<svg[\s>]/i.test(new TextDecoder().decode(bytes.subarray(0, 4096)))
 

@@ -3,6 +3,7 @@ import { readSiteFile, writeSiteZip } from '#core/formats/site-zip'
 import type { Site } from '#core/site/schema'
 import { createHash } from 'node:crypto'
 import type { Store } from './database'
+import { readFont, storeFont } from './fonts'
 import { keptPictures, readOriginal, storePicture } from './pictures'
 import { createSite } from './sites'
 
@@ -24,8 +25,15 @@ export async function importSite(store: Store, bytes: Uint8Array): Promise<strin
     const stored = await storePicture(store, content, picture.name)
     renamed.set(picture.hash, stored.hash)
   }
+  for (const font of file.site.fonts) {
+    const content = file.fonts.get(font.hash)
+    if (!content) throw new FormatError(`The file lacks its font "${font.name}". Use the .site.zip, which holds it.`)
+    const stored = await storeFont(store, content, font.name)
+    renamed.set(font.hash, stored.hash)
+  }
   const site: Site = {
     ...file.site,
+    fonts: file.site.fonts.map((one) => ({ ...one, hash: renamed.get(one.hash)! })),
     pictures: file.site.pictures.map((one) => ({ ...one, hash: renamed.get(one.hash) ?? one.hash })),
   }
   const kept = keptPictures(
@@ -41,12 +49,17 @@ export async function importSite(store: Store, bytes: Uint8Array): Promise<strin
   return createSite(store, site)
 }
 
-/** A site as a `.site.zip` with the originals of its pictures. */
+/** A site as a `.site.zip` with the originals of its pictures and its own fonts. */
 export async function exportSiteFile(store: Store, site: Site): Promise<Uint8Array<ArrayBuffer>> {
   const pictures = new Map<string, Uint8Array>()
   for (const { hash } of site.pictures) {
     const bytes = await readOriginal(store, hash)
     if (bytes) pictures.set(hash, bytes)
   }
-  return writeSiteZip({ site, pictures })
+  const fonts = new Map<string, Uint8Array>()
+  for (const { hash } of site.fonts) {
+    const bytes = await readFont(`${hash}.woff2`, store.folder)
+    if (bytes) fonts.set(hash, bytes)
+  }
+  return writeSiteZip({ site, pictures, fonts })
 }

@@ -37,6 +37,6 @@ export async function visitFile(
     return bytes && { bytes, type: picture.width === null ? 'image/svg+xml' : 'image/webp' }
   }
   const font = files.fonts.find((one) => one.file === name)
-  const bytes = font && (await readFont(font.font.name))
+  const bytes = font && (await readFont(font.font.name, store.folder))
   return bytes && { bytes, type: 'font/woff2' }
 }

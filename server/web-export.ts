@@ -2,18 +2,25 @@ import { strToU8 } from 'fflate'
 import { webFiles } from '#core/formats/web-files'
 import type { Style } from '#core/render/rules'
 import type { Picture, Site } from '#core/site/schema'
-import { readFont } from './fonts'
+import { cutFont } from './fonts'
 
 export type ExportedFile = { file: string; bytes: Uint8Array }
 
 /** Gives a picture at a width, or as it is for `null`. */
 export type PictureSource = (picture: Picture, width: number | null) => Promise<Uint8Array | undefined>
 
-/** Makes every file of a site's export. A picture that is not to be had is named in `missing`, and left out. */
+/** Gives the bytes of a font file by its name. */
+export type FontSource = (name: string) => Promise<Uint8Array | undefined>
+
+/**
+ * Makes every file of a site's export; fonts are cut to the characters that the pages show. A picture or
+ * font that is not to be had is named in `missing`, and left out.
+ */
 export async function exportFiles(
   site: Site,
   style: Style,
   source: PictureSource,
+  fontSource: FontSource,
 ): Promise<{ files: ExportedFile[]; missing: string[] }> {
   const wanted = webFiles(site, style)
   const files: ExportedFile[] = wanted.texts.map(({ file, text }) => ({ file, bytes: strToU8(text) }))
@@ -24,8 +31,9 @@ export async function exportFiles(
     else if (!missing.includes(picture.name)) missing.push(picture.name)
   }
   for (const { file, font } of wanted.fonts) {
-    const bytes = await readFont(font.name)
-    if (bytes) files.push({ file, bytes })
+    const bytes = await fontSource(font.name)
+    if (bytes) files.push({ file, bytes: await cutFont(font.name, bytes, wanted.characters) })
+    else missing.push(font.family.name)
   }
   return { files, missing }
 }

@@ -45,7 +45,11 @@ export function createFrame(iframe: HTMLIFrameElement, width: number): Frame {
   editor.replaceSync(`:root{--vh:${windowHeight(width) / 100}px}${EDITOR_CSS}`)
 
   function adopt(page: RenderedPage): void {
-    if (page.sharedCss !== sharedCss) shared.replaceSync((sharedCss = page.sharedCss))
+    if (page.sharedCss !== sharedCss) {
+      shared.replaceSync((sharedCss = page.sharedCss))
+      // What was tried by hand while a value was dragged is now in the stylesheet.
+      document.documentElement.removeAttribute('style')
+    }
     for (const { id, rules } of page.sections) {
       const css = sectionCss(rules)
       const known = sheets.get(id)

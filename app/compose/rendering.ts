@@ -5,6 +5,7 @@ import { printRules, type Rule } from '#core/render/rules'
 import { sharedRules, tokenDeclarations, withTokens } from '#core/render/shared-rules'
 import { crossedFrame, type PageLook, WIRE_CSS, wireSite } from '#core/render/wire'
 import type { Page, Picture, Site } from '#core/site/schema'
+import { fallbackCss, familiesOf, fontFaceCss, fontFiles } from '#core/type/families'
 
 /** A page as the views show it. */
 export type RenderedPage = { body: Element; sections: readonly RenderedSection[]; sharedCss: string }
@@ -26,13 +27,20 @@ export function sharedViewRules(site: Site, look: PageLook): Rule[] {
   return withTokens(sharedRules(shown, 'everything'), tokenDeclarations(shown))
 }
 
+/** The `@font-face` rules of the site's own fonts; all others are in `/fonts.css`. */
+export const ownFontsCss = ({ fonts }: Pick<Site, 'fonts'>): string =>
+  familiesOf(fonts)
+    .filter((family) => family.own)
+    .flatMap((family) => [...fontFiles(family).map((file) => fontFaceCss(file, `/fonts/${file.name}`)), fallbackCss(family)])
+    .join('')
+
 /** Makes the renderer of the views. It remembers what it printed, so an edit prints only what it touched. */
 export function createViewRenderer(language: string, look: PageLook = 'finished'): (site: Site, page: Page) => RenderedPage {
   const render = createRenderer({ language, editing: true, viewportUnit: 'property', addresses: viewAddresses(look) })
   let shared: { site: Site; css: string } | undefined
   return (site, page) => {
-    if (shared?.site.guide !== site.guide || shared.site.breakpoints !== site.breakpoints) {
-      const css = printRules(sharedViewRules(site, look), 'minified')
+    if (shared?.site.guide !== site.guide || shared.site.breakpoints !== site.breakpoints || shared.site.fonts !== site.fonts) {
+      const css = ownFontsCss(site) + printRules(sharedViewRules(site, look), 'minified')
       shared = { site, css: look === 'wire' ? css + WIRE_CSS : css }
     }
     const sections = render(site, page)
@@ -43,9 +51,11 @@ export function createViewRenderer(language: string, look: PageLook = 'finished'
 
 const renderers = new Map<string, ReturnType<typeof createViewRenderer>>()
 
-/** One renderer for all live pages of a language and a look, so that several of them print a change once. */
-export function liveRenderer(language: string, look: PageLook): ReturnType<typeof createViewRenderer> {
-  const key = `${language} ${look}`
+/**
+ * One renderer for all live pages of a language, a look and a direction, so that several of them print a change once.
+ */
+export function liveRenderer(language: string, look: PageLook, direction = ''): ReturnType<typeof createViewRenderer> {
+  const key = `${language} ${look} ${direction}`
   let render = renderers.get(key)
   if (!render) renderers.set(key, (render = createViewRenderer(language, look)))
   return render

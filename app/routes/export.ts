@@ -1,6 +1,7 @@
 import { zipSync } from 'fflate'
 import { slug } from '#core/render/names'
 import { store } from '#server/database'
+import { readFont } from '#server/fonts'
 import { pictureAt, readOriginal } from '#server/pictures'
 import { getSite, markExported } from '#server/sites'
 import { exportFiles } from '#server/web-export'
@@ -12,8 +13,11 @@ export function loader({ request, params }: Route.LoaderArgs) {
   return answering(async () => {
     const { site, revision } = getSite(store(), params.siteId)
     const style = new URL(request.url).searchParams.get('style') === 'minified' ? 'minified' : 'readable'
-    const { files } = await exportFiles(site, style, (picture, width) =>
-      width === null ? readOriginal(store(), picture.hash) : pictureAt(store(), picture.hash, width),
+    const { files } = await exportFiles(
+      site,
+      style,
+      (picture, width) => (width === null ? readOriginal(store(), picture.hash) : pictureAt(store(), picture.hash, width)),
+      (name) => readFont(name, store().folder),
     )
     markExported(store(), params.siteId, revision)
     const zip = zipSync(Object.fromEntries(files.map(({ file, bytes }) => [file, bytes])), {

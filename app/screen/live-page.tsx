@@ -1,14 +1,23 @@
 import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react'
+import { specimenBody, specimenCss } from '#core/render/specimen'
 import type { PageLook } from '#core/render/wire'
+import { currentOf, inDirection } from '#core/site/directions'
+import type { Page, Site } from '#core/site/schema'
 import { useComposeState } from '../compose/context'
 import { createFrame, type Frame, VIEW_DOCUMENT } from '../compose/frame'
-import { liveRenderer } from '../compose/rendering'
+import { liveRenderer, type RenderedPage } from '../compose/rendering'
 import { pageOf } from '../compose/store'
 
 export type LivePageProps = {
   /** Width of the viewport that the page is shown in, px. */
   width: number
   look?: PageLook
+  /** Direction that the page is shown in; the current one, if none is named. */
+  direction?: string
+  /** True to show the specimen page of the style guide in place of the page. */
+  specimen?: boolean
+  /** A CSS filter over the page, as a simulation of colour vision. */
+  filter?: string | undefined
   /** Language of the words; the site's first, if none is named. */
   language?: string
   /** A block to mark and bring into sight. */
@@ -19,6 +28,11 @@ export type LivePageProps = {
   label?: string
   /** True to be as high as the page, where something around it scrolls. */
   full?: boolean
+  /** Called when the page has been shown anew, and is laid out. */
+  onShown?: (frame: Frame) => void
+  onScroll?: (top: number) => void
+  /** Where the page is scrolled to, px, where something else scrolls it along. */
+  scrolledTo?: number | undefined
 }
 
 type Box = { left: number; top: number; width: number; height: number }
@@ -30,14 +44,22 @@ const sameBox = (before: Box | null, now: Box | null): Box | null => (JSON.strin
 export function LivePage({
   width,
   look = 'finished',
+  direction,
+  specimen = false,
+  filter,
   language: asked,
   marked,
   onPick,
   onDropOn,
   label,
   full = false,
+  onShown,
+  onScroll,
+  scrolledTo,
 }: LivePageProps) {
-  const site = useComposeState((state) => state.session.site)
+  const whole = useComposeState((state) => state.session.site)
+  const shownAs = direction ?? currentOf(whole).id
+  const site = inDirection(whole, shownAs)
   const page = useComposeState(pageOf)
   const room = useRef<HTMLDivElement>(null)
   const iframe = useRef<HTMLIFrameElement>(null)
@@ -47,7 +69,7 @@ export function LivePage({
   const [box, setBox] = useState<Box | null>(null)
   const [over, setOver] = useState<Box | null>(null)
   const language = asked ?? site.language
-  const render = liveRenderer(language, look)
+  const render = specimen ? renderSpecimen : liveRenderer(language, look, shownAs)
   const scale = Math.min(1, available / width)
 
   useLayoutEffect(() => {
@@ -78,6 +100,17 @@ export function LivePage({
   }, [width])
 
   useLayoutEffect(() => frame?.show(render(site, page)), [frame, render, site, page])
+  const told = useRef(onShown)
+  told.current = onShown
+  useEffect(() => {
+    if (!frame || !told.current) return
+    const wait = requestAnimationFrame(() => told.current?.(frame))
+    return () => cancelAnimationFrame(wait)
+  }, [frame, render, site, page, height])
+  useEffect(() => {
+    if (scrolledTo !== undefined && room.current && Math.abs(room.current.scrollTop - scrolledTo) > 1)
+      room.current.scrollTop = scrolledTo
+  }, [scrolledTo])
 
   const boxOf = useCallback(
     (id: string | null | undefined): Box | null => {
@@ -115,6 +148,7 @@ export function LivePage({
       {...(full ? {} : { tabIndex: 0, role: 'region', 'aria-label': label ?? `The page at ${width} px` })}
       className={`relative bg-field ${full ? '' : 'h-full overflow-y-auto overflow-x-hidden'}`}
       data-live={width}
+      onScroll={onScroll && ((event) => onScroll(event.currentTarget.scrollTop))}
     >
       <div className="relative overflow-hidden" style={{ width: width * scale, height: height * scale }}>
         <iframe
@@ -123,8 +157,9 @@ export function LivePage({
           srcDoc={VIEW_DOCUMENT}
           sandbox="allow-same-origin"
           tabIndex={-1}
+          data-direction={shownAs}
           className="absolute left-0 top-0 origin-top-left border-0"
-          style={{ width, height, transform: `scale(${scale})` }}
+          style={{ width, height, transform: `scale(${scale})`, ...(filter ? { filter } : {}) }}
         />
         <div
           className="absolute inset-0"
@@ -151,6 +186,12 @@ export function LivePage({
       </div>
     </div>
   )
+}
+
+/** The specimen page of a guide, as the views show a page. */
+function renderSpecimen(site: Site, page: Page): RenderedPage {
+  const { sharedCss } = liveRenderer(site.language, 'finished', currentOf(site).id)(site, page)
+  return { body: specimenBody(site, page), sections: [], sharedCss: sharedCss + specimenCss(site) }
 }
 
 /** Four corner marks around a block. */

@@ -17,26 +17,31 @@ const MAX_UNPACKED = 1024 ** 3
 /** The file of a picture beside a site: its hash, and the extension of its type. */
 export const pictureFile = (picture: Site['pictures'][number]): string => `${picture.hash}.${EXTENSIONS[picture.type]}`
 
-export type SiteFile = { site: Site; pictures: Map<string, Uint8Array> }
+/** A site with the bytes of its pictures and of its own fonts, by hash. */
+export type SiteFile = { site: Site; pictures: Map<string, Uint8Array>; fonts: Map<string, Uint8Array> }
 
-/** Writes a `.site.zip`: the document, and the original of every picture in `pictures/`. */
-export function writeSiteZip({ site, pictures }: SiteFile): Uint8Array<ArrayBuffer> {
+/** Writes a `.site.zip`: the document, the original of every picture in `pictures/`, and the site's own fonts. */
+export function writeSiteZip({ site, pictures, fonts = new Map() }: Omit<SiteFile, 'fonts'> & Partial<SiteFile>): Uint8Array<ArrayBuffer> {
   const files: Record<string, Uint8Array> = { [DOCUMENT]: strToU8(writeSite(site)) }
   for (const picture of site.pictures) {
     const bytes = pictures.get(picture.hash)
     if (bytes) files[`pictures/${pictureFile(picture)}`] = bytes
+  }
+  for (const { hash } of site.fonts) {
+    const bytes = fonts.get(hash)
+    if (bytes) files[`fonts/${hash}.woff2`] = bytes
   }
   // Pictures are compressed already; a fixed date makes equal sites equal files.
   return zipSync(files, { level: 0, mtime: new Date(1980, 0, 1) })
 }
 
 /**
- * Reads a `.site.zip`, or the bare JSON of a site without pictures. Pictures are returned by hash, unchecked: the
+ * Reads a `.site.zip`, or the bare JSON of a site without pictures. Pictures and fonts are returned by hash, unchecked: the
  * caller must verify that the bytes have that hash.
  * @throws FormatError if it is neither, or too large
  */
 export function readSiteFile(bytes: Uint8Array): SiteFile {
-  if (bytes[0] !== 0x50 || bytes[1] !== 0x4b) return { site: readSite(strFromU8(bytes)), pictures: new Map() }
+  if (bytes[0] !== 0x50 || bytes[1] !== 0x4b) return { site: readSite(strFromU8(bytes)), pictures: new Map(), fonts: new Map() }
   let total = 0
   let files: Record<string, Uint8Array>
   try {
@@ -44,7 +49,7 @@ export function readSiteFile(bytes: Uint8Array): SiteFile {
       filter: (file) => {
         total += file.originalSize
         if (total > MAX_UNPACKED) throw new FormatError('The zip unpacks to more than 1 GB, so it is refused.')
-        return file.name === DOCUMENT || /^pictures\/[0-9a-f]{64}\.[a-z]+$/.test(file.name)
+        return file.name === DOCUMENT || /^(pictures|fonts)\/[0-9a-f]{64}\.[a-z0-9]+$/.test(file.name)
       },
     })
   } catch (error) {
@@ -52,9 +57,10 @@ export function readSiteFile(bytes: Uint8Array): SiteFile {
   }
   const document = files[DOCUMENT]
   if (!document) throw new FormatError(`The zip holds no "${DOCUMENT}", so it is not a site.`)
-  const pictures = new Map<string, Uint8Array>()
+  const held = { pictures: new Map<string, Uint8Array>(), fonts: new Map<string, Uint8Array>() }
   for (const [name, content] of Object.entries(files)) {
-    if (name !== DOCUMENT) pictures.set(name.slice('pictures/'.length).split('.')[0]!, content)
+    const [folder, file] = name.split('/')
+    if (folder === 'pictures' || folder === 'fonts') held[folder].set(file!.split('.')[0]!, content)
   }
-  return { site: readSite(strFromU8(document)), pictures }
+  return { site: readSite(strFromU8(document)), ...held }
 }

@@ -12,6 +12,8 @@ export type WebFiles = {
   texts: { file: string; text: string }[]
   pictures: WantedPicture[]
   fonts: { file: string; font: FontFile }[]
+  /** Every character that a font must have. */
+  characters: string
 }
 
 const STYLESHEET = 'style.css'
@@ -65,5 +67,6 @@ export function webFiles(site: Site, style: Style, formAddress?: (form: BlockOf<
     ],
     pictures: [...pictures.values()],
     fonts: printed.fonts.map((font) => ({ file: `fonts/${font.name}`, font })),
+    characters: printed.characters,
   }
 }

@@ -25,7 +25,12 @@ export type PrintedSite = {
   pages: { page: Page; html: string }[]
   css: string
   fonts: FontFile[]
+  /** Every character that the pages show, each once; fonts need no others. */
+  characters: string
 }
+
+/** What may be typed into the fields of a form, besides what the page shows. */
+const TYPED = Array.from({ length: 95 }, (_, i) => String.fromCharCode(32 + i)).join('')
 
 /** The file that a page is written to. */
 export const pageFile = (page: Page): string => (page.address === '' ? 'index.html' : `${page.address}.html`)
@@ -165,5 +170,16 @@ export function printSite(site: Site, options: PrintOptions): PrintedSite {
     pages: printed.map(({ page }, i) => ({ page, html: printHtml(trees[i]!, options.style) })),
     css,
     fonts,
+    characters: charactersOf(trees),
   }
+}
+
+/** Every character of some pages, in the order of their numbers; with fields, those that are on every keyboard too. */
+function charactersOf(trees: readonly Root[]): string {
+  const tags = new Set<string>()
+  for (const tree of trees) collect(tree, new Set(), tags)
+  const typed = tags.has('input') || tags.has('textarea') ? TYPED : ''
+  // Capitals are shown of small letters, list markers and hyphens are the browser's own.
+  const text = trees.map(textOf).join('')
+  return [...new Set(`${text}${text.toUpperCase()}${typed} ‐-•–✓0123456789.`)].sort().join('')
 }

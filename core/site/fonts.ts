@@ -3,7 +3,7 @@ import { idSchema } from './ids'
 
 const em = z.number().min(-4).max(4)
 
-/** A font that was uploaded to the site, in one file. */
+/** A font that was uploaded to the site, in one file, which is kept as WOFF2 whatever it came as. */
 export const ownFontSchema = z.strictObject({
   id: idSchema,
   /** Family name, as it stands in CSS. */
@@ -15,7 +15,6 @@ export const ownFontSchema = z.strictObject({
     .regex(/^[\p{L}\p{N} ._-]+$/u),
   /** SHA-256 of the bytes, in hex; the name that it is stored under. */
   hash: z.string().regex(/^[0-9a-f]{64}$/),
-  format: z.enum(['woff2', 'woff', 'truetype', 'opentype']),
   class: z.enum(['serif', 'sans', 'slab', 'mono', 'display']),
   /** Lightest and heaviest weight; equal for a file of one weight. */
   weights: z.tuple([z.int().min(1).max(1000), z.int().min(1).max(1000)]),

@@ -125,12 +125,10 @@ export type Subset = keyof typeof SUBSETS
 
 export type FontFile = { family: Family; subset: Subset; italic: boolean; name: string }
 
-const EXTENSIONS = { woff2: 'woff2', woff: 'woff', truetype: 'ttf', opentype: 'otf' } as const
-
 /** Every file of a family. */
 export function fontFiles(of: Family): FontFile[] {
   const { own } = of
-  if (own) return [{ family: of, subset: 'latin', italic: own.italic, name: `${own.hash}.${EXTENSIONS[own.format]}` }]
+  if (own) return [{ family: of, subset: 'latin', italic: own.italic, name: `${own.hash}.woff2` }]
   const slopes = of.italic ? [false, true] : [false]
   return slopes.flatMap((italic) =>
     (Object.keys(SUBSETS) as Subset[]).map((subset) => ({
@@ -150,7 +148,7 @@ export function fontFaceCss({ family: of, subset, italic }: FontFile, url: strin
   font-style: ${italic ? 'italic' : 'normal'};
   font-weight: ${low === high ? low : `${low} ${high}`};
   font-display: swap;
-  src: url("${url}") format("${of.own?.format ?? 'woff2'}");${alone ? '' : `\n  unicode-range: ${SUBSETS[subset]};`}
+  src: url("${url}") format("woff2");${alone ? '' : `\n  unicode-range: ${SUBSETS[subset]};`}
 }
 `
 }
