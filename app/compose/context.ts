@@ -1,5 +1,6 @@
 import { createContext, useContext } from 'react'
 import { useStore } from 'zustand'
+import type { StyleGuide } from '#core/site/style-guide'
 import type { ComposeState, ComposeStore } from './store'
 
 const ComposeContext = createContext<ComposeStore | null>(null)
@@ -15,4 +16,14 @@ export function useCompose(): ComposeStore {
 /** A value out of the Compose state; the part is drawn again when it changes. */
 export function useComposeState<T>(pick: (state: ComposeState) => T): T {
   return useStore(useCompose(), pick)
+}
+
+const GuideContext = createContext<StyleGuide | null>(null)
+/** Another style guide than the site's own, for the fields inside it. */
+export const GuideProvider = GuideContext.Provider
+
+/** The style guide whose roles and tokens fields offer. */
+export function useOfferedGuide(): StyleGuide {
+  const own = useComposeState((state) => state.session.site.guide)
+  return useContext(GuideContext) ?? own
 }

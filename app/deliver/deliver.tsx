@@ -7,6 +7,7 @@ import type { Page, Site } from '#core/site/schema'
 import { Button, buttonClass } from '../ui/button'
 import { stepsOf } from '../ui/steps'
 import { TopBar } from '../ui/top-bar'
+import { download } from './download'
 import { makeMockup } from './mockup'
 
 export type DeliverProps = {
@@ -72,13 +73,13 @@ function WebSite({ siteId, style, texts, pictures, fonts }: DeliverProps) {
   const [busy, setBusy] = useState(false)
   const text = texts.find((one) => one.file === shown)
 
-  const download = async () => {
+  const exportZip = async () => {
     setBusy(true)
     try {
       const response = await fetch(`/sites/${siteId}/export?style=${style}`)
       if (!response.ok) throw new Error()
       const name = /filename="([^"]+)"/.exec(response.headers.get('Content-Disposition') ?? '')?.[1] ?? 'site.zip'
-      save(await response.blob(), name)
+      download(await response.blob(), name)
       await revalidator.revalidate()
     } catch {
       toast.error('The export was not made: the server cannot be reached, or it failed. Nothing was changed.')
@@ -103,7 +104,7 @@ function WebSite({ siteId, style, texts, pictures, fonts }: DeliverProps) {
             </button>
           ))}
         </div>
-        <Button look="primary" disabled={busy} onClick={() => void download()}>
+        <Button look="primary" disabled={busy} onClick={() => void exportZip()}>
           <Download size={14} strokeWidth={1.5} /> {busy ? 'Making the pictures' : 'Export the site'}
         </Button>
       </div>
@@ -157,21 +158,13 @@ function Names({ label, names }: { label: string; names: string[] }) {
   )
 }
 
-function save(blob: Blob, name: string): void {
-  const link = document.createElement('a')
-  link.href = URL.createObjectURL(blob)
-  link.download = name
-  link.click()
-  URL.revokeObjectURL(link.href)
-}
-
 function Mockups({ siteId, site, page }: DeliverProps) {
   const [busy, setBusy] = useState<string | null>(null)
   const make = async (width: number, density: number) => {
     setBusy(`${width}@${density}`)
     try {
       const { blob, name } = await makeMockup(siteId, page, width, density)
-      save(blob, name)
+      download(blob, name)
     } catch (error) {
       toast.error(`The mockup was not made. ${error instanceof Error ? error.message : ''}`)
     } finally {

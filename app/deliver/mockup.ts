@@ -23,22 +23,14 @@ async function measure(body: string, width: number): Promise<number> {
   }
 }
 
-/** Draws a page as a PNG at a width in px, with `density` pixels for each. */
-export async function makeMockup(
-  siteId: string,
-  page: Page,
-  width: number,
-  density: number,
-): Promise<{ blob: Blob; name: string }> {
-  const response = await fetch(`/sites/${siteId}/pages/${page.id}/mockup?width=${width}&density=${density}`)
-  const answer = (await response.json()) as { body: string } | { problem: string }
-  if ('problem' in answer) throw new Error(answer.problem)
-  const height = await measure(answer.body, width)
+/** Draws self-contained markup as a PNG at a width in px, with `density` pixels for each. */
+export async function makePng(body: string, width: number, density: number): Promise<Blob> {
+  const height = await measure(body, width)
   if (height * density > MAX_SIDE)
     throw new Error(
       `The page is ${height} px high; at ${density}x that is more than the ${MAX_SIDE} px that can be drawn. Take 1x.`,
     )
-  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}"><foreignObject width="100%" height="100%">${answer.body}</foreignObject></svg>`
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}"><foreignObject width="100%" height="100%">${body}</foreignObject></svg>`
   const image = new Image()
   image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svg)}`
   await image.decode()
@@ -50,5 +42,21 @@ export async function makeMockup(
   context.drawImage(image, 0, 0, width, height)
   const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/png'))
   if (!blob) throw new Error('The browser could not draw a picture of this size.')
-  return { blob, name: `${slug(page.name)}-${width}${density === 2 ? '@2x' : ''}.png` }
+  return blob
+}
+
+/** Draws a page as a PNG at a width in px, with `density` pixels for each. */
+export async function makeMockup(
+  siteId: string,
+  page: Page,
+  width: number,
+  density: number,
+): Promise<{ blob: Blob; name: string }> {
+  const response = await fetch(`/sites/${siteId}/pages/${page.id}/mockup?width=${width}&density=${density}`)
+  const answer = (await response.json()) as { body: string } | { problem: string }
+  if ('problem' in answer) throw new Error(answer.problem)
+  return {
+    blob: await makePng(answer.body, width, density),
+    name: `${slug(page.name)}-${width}${density === 2 ? '@2x' : ''}.png`,
+  }
 }

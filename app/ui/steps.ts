@@ -1,4 +1,6 @@
 import { copyFindings } from '#core/checks/copy'
+import { pairsOn } from '#core/colour/pairs'
+import { brokenRules } from '#core/colour/uses'
 import type { Page, Site } from '#core/site/schema'
 import { hasWords, walkPage } from '#core/site/tree'
 import { plainText } from '#core/site/words'
@@ -30,6 +32,11 @@ function isWritten(site: Site, page: Page): boolean {
 const isCollected = ({ board }: Site): boolean =>
   board.some((one) => one.kind === 'picture') && board.some((one) => one.kind === 'colour')
 
+const isStyled = (site: Site, page: Page): boolean =>
+  page.sections.length > 0 &&
+  pairsOn(site, page).pairs.every((one) => one.ratio >= one.needed) &&
+  brokenRules(site, page).length === 0
+
 const known = new WeakMap<Page, { site: Site; done: Record<string, boolean> }>()
 
 /** Which steps of a page are complete; remembered for as long as the site is the same. */
@@ -41,6 +48,7 @@ function doneOn(site: Site, page: Page): Record<string, boolean> {
     Copy: isWritten(site, page),
     References: isCollected(site),
     Compose: isComposed(page, site.language),
+    Style: isStyled(site, page),
   }
   known.set(page, { site, done })
   return done
@@ -52,6 +60,7 @@ const WHEN = {
   Copy: 'Complete when every slot has real words and none are left over',
   References: 'Complete when the board has a picture and a colour',
   Compose: 'Complete when every slot has words and every picture is chosen',
+  Style: 'Complete when every pair of colours has enough contrast and every role keeps to what it is meant for',
   Deliver: 'Complete when the newest revision has been exported',
 } as const
 

@@ -18,14 +18,14 @@ export const USE_WORDS: Record<Use, string> = {
 export type ColourUse = { colour: Colour; use: Use; what: string; block?: string }
 
 function* ofValues(values: StyleValues, isCall: boolean): Generator<{ colour: Colour; use: Use; what: string }> {
-  const use = (name: Use): Use => (isCall && name !== 'shadows' ? 'calls' : name)
-  if (values.ink) yield { colour: values.ink, use: use('words'), what: 'ink' }
-  if (values.fill) yield { colour: values.fill, use: use('grounds'), what: 'fill' }
+  const asUse = (name: Use): Use => (isCall && name !== 'shadows' ? 'calls' : name)
+  if (values.ink) yield { colour: values.ink, use: asUse('words'), what: 'ink' }
+  if (values.fill) yield { colour: values.fill, use: asUse('grounds'), what: 'fill' }
   if (values.gradient) {
-    yield { colour: values.gradient.from, use: use('grounds'), what: 'gradient' }
-    yield { colour: values.gradient.to, use: use('grounds'), what: 'gradient' }
+    yield { colour: values.gradient.from, use: asUse('grounds'), what: 'gradient' }
+    yield { colour: values.gradient.to, use: asUse('grounds'), what: 'gradient' }
   }
-  if (values.edgeColour) yield { colour: values.edgeColour, use: use('edges'), what: 'edge' }
+  if (values.edgeColour) yield { colour: values.edgeColour, use: asUse('edges'), what: 'edge' }
   if (values.shadow && 'colour' in values.shadow) yield { colour: values.shadow.colour, use: 'shadows', what: 'shadow' }
   if (values.scrim) yield { colour: values.scrim.colour, use: 'shadows', what: 'scrim' }
 }

@@ -21,7 +21,11 @@ export const pictureFile = (picture: Site['pictures'][number]): string => `${pic
 export type SiteFile = { site: Site; pictures: Map<string, Uint8Array>; fonts: Map<string, Uint8Array> }
 
 /** Writes a `.site.zip`: the document, the original of every picture in `pictures/`, and the site's own fonts. */
-export function writeSiteZip({ site, pictures, fonts = new Map() }: Omit<SiteFile, 'fonts'> & Partial<SiteFile>): Uint8Array<ArrayBuffer> {
+export function writeSiteZip({
+  site,
+  pictures,
+  fonts = new Map(),
+}: Omit<SiteFile, 'fonts'> & Partial<SiteFile>): Uint8Array<ArrayBuffer> {
   const files: Record<string, Uint8Array> = { [DOCUMENT]: strToU8(writeSite(site)) }
   for (const picture of site.pictures) {
     const bytes = pictures.get(picture.hash)

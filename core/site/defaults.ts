@@ -13,11 +13,7 @@ export const DEFAULT_BREAKPOINTS: Breakpoint[] = [
   { id: 'narrow', below: 640, columns: 4, gutter: 16, margin: 20, container: 1120 },
 ]
 
-const fluid = (small: number, large: number) => ({
-  fluid: { from: { at: 375, px: small }, to: { at: 1360, px: large } },
-})
-type Size = { step: number } | ReturnType<typeof fluid>
-const type = (name: string, face: string, weight: number, size: Size, tracking = 0, leading?: number) => ({
+const type = (name: string, face: string, weight: number, size: { step: number }, tracking = 0, leading?: number) => ({
   role: name,
   face,
   weight,

@@ -64,17 +64,20 @@ export function* scopesOf({ style }: Pick<Block, 'style'>): Generator<[Scope, St
   if (style.hover) yield ['hover', style.hover]
 }
 
-/** The edits that change values wherever they stand on the pages of a site. */
+/** The edits that change values wherever they stand on the pages of a site, in every direction. */
 export function changeEverywhere(site: Site, change: Change): Edit[] {
-  return site.pages.flatMap((page) =>
-    [...walkPage(page)].flatMap((block) =>
-      [...scopesOf(block)].flatMap(([scope, values]): Edit[] => {
-        if (typeof scope === 'object' && !site.breakpoints.some((one) => one.id === scope.below)) return []
-        const now = changedValues(values, change)
-        return Object.keys(now).length === 0 ? [] : [{ kind: 'style', block: block.id, scope, values: now }]
-      }),
-    ),
+  const editsOf = (block: Pick<Block, 'id' | 'style'>, direction?: string): Edit[] =>
+    [...scopesOf(block)].flatMap(([scope, values]): Edit[] => {
+      if (typeof scope === 'object' && !site.breakpoints.some((one) => one.id === scope.below)) return []
+      const now = changedValues(values, change)
+      if (Object.keys(now).length === 0) return []
+      return [{ kind: 'style', block: block.id, scope, values: now, ...(direction === undefined ? {} : { direction }) }]
+    })
+  const blocks = site.pages.flatMap((page) => [...walkPage(page)])
+  const restyled = site.directions.flatMap((direction) =>
+    blocks.flatMap(({ id }) => (direction.restyled[id] ? editsOf({ id, style: direction.restyled[id] }, direction.id) : [])),
   )
+  return [...blocks.flatMap((block) => editsOf(block)), ...restyled]
 }
 
 /** One place where a value stands. */

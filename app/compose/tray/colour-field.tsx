@@ -5,7 +5,7 @@ import { hexOf } from '#core/colour/contrast'
 import type { Colour } from '#core/style/values'
 import { NumberField } from '../../ui/number-field'
 import { steady } from '../../ui/steady'
-import { useComposeState } from '../context'
+import { useOfferedGuide } from '../context'
 import { newGesture } from './use-style'
 
 type ColourFieldProps = {
@@ -15,7 +15,7 @@ type ColourFieldProps = {
 }
 
 function Field({ label, value, onChange }: ColourFieldProps) {
-  const colours = useComposeState((state) => state.session.site.guide.colours)
+  const { colours } = useOfferedGuide()
   const gesture = useRef('')
   const hex = value ? hexOf(value, colours) : undefined
   return (

@@ -1,11 +1,10 @@
-import { useEffect, useState } from 'react'
-import type { Icon } from '#core/blocks/icon-nodes'
 import type { BlockOf, Block } from '#core/site/schema'
 import { NumberField } from '../../ui/number-field'
 import { useCompose, useComposeState } from '../context'
 import { edit } from '../store'
 import { listedPages } from '#core/render/page'
 import { EntryColumn, FieldColumn, FormColumn } from './form-columns'
+import { IconFinder } from './icon-finder'
 import { ColumnHead, Finding, Row } from './row'
 
 /** Settings that one kind of block alone has: the icon, the order of a list, the name of a nav. */
@@ -32,16 +31,6 @@ const SEGMENT =
 
 function IconColumn({ block }: { block: BlockOf<'icon'> }) {
   const store = useCompose()
-  const [query, setQuery] = useState('')
-  const [icons, setIcons] = useState<Icon[]>([])
-  useEffect(() => {
-    const request = new AbortController()
-    fetch(`/icons?q=${encodeURIComponent(query)}`, { signal: request.signal })
-      .then((response) => response.json() as Promise<Icon[]>)
-      .then(setIcons)
-      .catch(() => undefined)
-    return () => request.abort()
-  }, [query])
   return (
     <div>
       <ColumnHead title="Icon" note={block.icon.name} />
@@ -56,43 +45,10 @@ function IconColumn({ block }: { block: BlockOf<'icon'> }) {
           onChange={(size) => edit(store, { kind: 'field', block: block.id, field: 'size', value: size })}
         />
       </Row>
-      <input
-        aria-label="Find an icon"
-        placeholder="Find: moon, ticket, coat …"
-        className="my-1 h-[26px] w-full rounded-2 border border-line-strong bg-field px-2"
-        value={query}
-        onChange={(event) => setQuery(event.target.value)}
+      <IconFinder
+        chosen={block.icon.name}
+        onChoose={(icon) => edit(store, { kind: 'field', block: block.id, field: 'icon', value: icon as never })}
       />
-      <div className="grid max-h-24 grid-cols-9 gap-0.5 overflow-y-auto">
-        {icons.map((icon) => (
-          <button
-            key={icon.name}
-            type="button"
-            aria-label={icon.name}
-            title={icon.name}
-            aria-pressed={icon.name === block.icon.name}
-            className="flex h-6 items-center justify-center rounded-2 hover:bg-line aria-pressed:bg-ink aria-pressed:text-on-ink"
-            onClick={() => edit(store, { kind: 'field', block: block.id, field: 'icon', value: icon as never })}
-          >
-            <svg
-              aria-hidden
-              width="16"
-              height="16"
-              viewBox="0 0 24 24"
-              fill="none"
-              stroke="currentColor"
-              strokeWidth="1.5"
-              strokeLinecap="round"
-              strokeLinejoin="round"
-            >
-              {icon.nodes.map(([Tag, shape], i) => (
-                <Tag key={i} {...shape} />
-              ))}
-            </svg>
-          </button>
-        ))}
-      </div>
-      {icons.length === 0 && query !== '' && <p className="text-label text-ink-2">No icon has that word.</p>}
     </div>
   )
 }

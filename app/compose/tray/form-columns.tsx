@@ -99,6 +99,7 @@ export function FieldColumn({ block }: { block: BlockOf<'field'> }) {
 /** Whether a group is one of its section's entries, whose words belong together when the section is re-set. */
 export function EntryColumn({ block }: { block: BlockOf<'group'> }) {
   const store = useCompose()
+  const { cards } = useComposeState((state) => state.session.site.guide.looks)
   return (
     <div>
       <ColumnHead title="Entry" note={block.entry ? 'one of the section’s entries' : 'layout only'} />
@@ -114,6 +115,21 @@ export function EntryColumn({ block }: { block: BlockOf<'group'> }) {
           />
           A card, plan, question …
         </label>
+      </Row>
+      <Row label="Look">
+        <Choice
+          className="flex-1"
+          label="Look of the group"
+          value={block.look ?? 'none'}
+          options={[
+            { value: 'none', label: 'None' },
+            ...cards.map(({ name }) => ({ value: name, label: `Card, ${name}` })),
+            { value: 'table', label: 'Table, a line under each row' },
+          ]}
+          onChange={(value) =>
+            edit(store, { kind: 'field', block: block.id, field: 'look', value: value === 'none' ? null : value })
+          }
+        />
       </Row>
       <Finding well>Words of one entry stay together in the copy deck and when the section is re-set.</Finding>
     </div>

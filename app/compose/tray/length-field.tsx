@@ -6,7 +6,7 @@ import { LENGTH_UNITS, type Length } from '#core/style/values'
 import { growthPer100 } from '#core/type/fluid'
 import { NumberField } from '../../ui/number-field'
 import { steady } from '../../ui/steady'
-import { useComposeState } from '../context'
+import { useOfferedGuide } from '../context'
 
 export type LengthOptions = {
   /** Tokens offered: spaces, corners, or none. */
@@ -24,7 +24,7 @@ type LengthFieldProps = LengthOptions & {
 const DEFAULT_UNITS = ['px', '%', 'rem', 'vh', 'columns'] as const
 
 function Field({ label, value, tokens, units = DEFAULT_UNITS, fluid = true, placeholder = 'Not set', onChange }: LengthFieldProps) {
-  const guide = useComposeState((state) => state.session.site.guide)
+  const guide = useOfferedGuide()
   const [draft, setDraft] = useState<string | null>(null)
   const names = tokens ? guide[tokens] : []
   const text = draft ?? (value ? lengthText(value) : '')

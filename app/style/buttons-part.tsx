@@ -1,0 +1,232 @@
+import { Plus, Trash2 } from 'lucide-react'
+import { useState } from 'react'
+import { contrast } from '#core/colour/contrast'
+import { neededRatio } from '#core/colour/pairs'
+import { stateHex } from '#core/render/look-rules'
+import type { ButtonKind, State, StateLook } from '#core/site/looks'
+import { walkPage } from '#core/site/tree'
+import { plainText } from '#core/site/words'
+import { ColourField } from '../compose/tray/colour-field'
+import { LengthField } from '../compose/tray/length-field'
+import { Finding } from '../compose/tray/row'
+import { Button, IconButton } from '../ui/button'
+import { Choice } from '../ui/choice'
+import { NumberField } from '../ui/number-field'
+import { freeName } from './colour-part'
+import { IconChoice } from './icon-choice'
+import { Named, Part } from './part'
+import { type KindState, StatesGrid } from './states-grid'
+import { useGuide } from './use-guide'
+
+const UNDERLINES = [
+  { value: 'never', label: 'Never' },
+  { value: 'hover', label: 'On hover' },
+  { value: 'always', label: 'Always' },
+] as const
+
+/** Kinds of button, their states side by side, and what the chosen one is made of. */
+export function ButtonsPart({ number }: { number: number }) {
+  const { guide, site, page, set } = useGuide()
+  const [chosen, setChosen] = useState<KindState | null>(null)
+  const button = guide.buttons.find((one) => one.name === chosen?.kind)
+  const words = [...walkPage(page)]
+    .flatMap((block) => (block.kind === 'button' ? [plainText(block.words[site.language] ?? [])] : []))
+    .find((one) => one !== '')
+  const least = Math.min(...guide.buttons.map((one) => one.hit))
+  const add = () => {
+    const from = button ?? guide.buttons[0]!
+    const name = freeName(
+      'own',
+      guide.buttons.map((one) => one.name),
+    )
+    if (set('buttons', [...guide.buttons, { ...from, name }])) setChosen({ kind: name, state: 'rest' })
+  }
+  return (
+    <Part number={number} title="Buttons" note={`${guide.buttons.length} kinds, 6 states, ${least} px least`}>
+      <StatesGrid site={site} words={(words ?? 'Book an evening').slice(0, 18)} chosen={chosen} onChoose={setChosen} />
+      <Button className="mt-1.5 !h-6" disabled={guide.buttons.length >= 12} onClick={add}>
+        <Plus size={13} strokeWidth={1.5} /> Kind{button ? ` like ${button.name}` : ''}
+      </Button>
+      {button && chosen && <KindEditor key={button.name} button={button} state={chosen.state} onGone={() => setChosen(null)} />}
+    </Part>
+  )
+}
+
+function KindEditor({ button, state, onGone }: { button: ButtonKind; state: State; onGone: () => void }) {
+  const { guide, site, set } = useGuide()
+  const change = (values: { [K in keyof ButtonKind]?: ButtonKind[K] | undefined }, gesture?: string) => {
+    const next = Object.fromEntries(
+      Object.entries({ ...button, ...values }).filter(([, value]) => value !== undefined),
+    ) as ButtonKind
+    set(
+      'buttons',
+      guide.buttons.map((one) => (one.name === button.name ? next : one)),
+      gesture,
+    )
+  }
+  const used = site.pages
+    .flatMap((page) => [...walkPage(page)])
+    .filter((block) => block.kind === 'button' && block.look === button.name).length
+  return (
+    <div className="mt-2 border border-line-strong bg-field p-3" data-kind-editor={button.name}>
+      <StateFields
+        look={button[state] ?? {}}
+        name={`${button.name}, ${state}`}
+        onChange={(look, gesture) => change({ [state]: look }, gesture)}
+        withRing={state !== 'rest'}
+      />
+      <StateFinding button={button} state={state} />
+      <div className="mt-2 flex flex-wrap gap-2 border-t border-line pt-2">
+        <Named label="Type role" className="w-[104px]">
+          <Choice
+            className="flex-1"
+            label="Type role of the button"
+            value={button.type}
+            options={guide.types.map((one) => ({ value: one.role, label: one.role.replace('-', ' ') }))}
+            onChange={(type) => change({ type })}
+          />
+        </Named>
+        <BoxFields box={button} onChange={change} />
+        <Named label="Hit, least" className="w-[72px]">
+          <NumberField
+            label="Least height that can be hit"
+            unit="px"
+            value={button.hit}
+            least={24}
+            most={120}
+            onChange={(hit) => change({ hit })}
+          />
+        </Named>
+        <Named label="Underline" className="w-[92px]">
+          <Choice
+            className="flex-1"
+            label="Underline of the button"
+            value={button.underline ?? 'never'}
+            options={UNDERLINES}
+            onChange={(underline) => change({ underline: underline === 'never' ? undefined : underline })}
+          />
+        </Named>
+        <Named label="Icon">
+          <IconChoice icon={button.icon} onChange={(icon) => change({ icon })} />
+        </Named>
+        <IconButton
+          label={
+            used > 0 ? `${used} ${used === 1 ? 'button is' : 'buttons are'} of the kind ${button.name}` : `Take away ${button.name}`
+          }
+          className="ml-auto self-end"
+          disabled={used > 0 || guide.buttons.length === 1}
+          onClick={() =>
+            set(
+              'buttons',
+              guide.buttons.filter((one) => one.name !== button.name),
+            ) && onGone()
+          }
+        >
+          <Trash2 size={14} strokeWidth={1.5} />
+        </IconButton>
+      </div>
+    </div>
+  )
+}
+
+type StateFieldsProps = { look: StateLook; name: string; withRing?: boolean; onChange: (look: StateLook, gesture?: string) => void }
+
+/** The colours of one state; what is not set is as at rest. */
+export function StateFields({ look, name, withRing = false, onChange }: StateFieldsProps) {
+  const put = (part: keyof StateLook, value: StateLook[keyof StateLook] | null, gesture?: string) => {
+    const { [part]: _, ...rest } = look
+    onChange(value === null || value === undefined ? rest : ({ ...rest, [part]: value } as StateLook), gesture)
+  }
+  const colour = (part: 'fill' | 'ink' | 'edge' | 'ring', label: string) => (
+    <Named label={label} className="w-[122px]">
+      <ColourField label={`${label} of ${name}`} value={look[part]} onChange={(value, gesture) => put(part, value, gesture)} />
+    </Named>
+  )
+  return (
+    <div className="flex flex-wrap gap-2">
+      {colour('fill', 'Fill')}
+      {colour('ink', 'Ink')}
+      {colour('edge', 'Edge')}
+      {withRing && colour('ring', 'Ring')}
+      {withRing && (
+        <Named label="Opacity" className="w-[72px]">
+          <NumberField
+            label={`Opacity of ${name}`}
+            unit="%"
+            placeholder="100"
+            value={look.opacity === undefined ? null : Math.round(look.opacity * 100)}
+            least={0}
+            most={100}
+            onClear={() => put('opacity', null)}
+            onChange={(value) => put('opacity', value / 100)}
+          />
+        </Named>
+      )}
+    </div>
+  )
+}
+
+type Box = Pick<ButtonKind, 'edgeWidth' | 'corner' | 'paddingBlock' | 'paddingInline'>
+
+/** Edge, corners and padding of a box. */
+export function BoxFields({ box, onChange }: { box: Box; onChange: (values: Partial<Box>) => void }) {
+  return (
+    <>
+      <Named label="Edge" className="w-[64px]">
+        <NumberField
+          label="Width of the edge"
+          unit="px"
+          value={box.edgeWidth}
+          least={0}
+          most={12}
+          step={0.5}
+          onChange={(edgeWidth) => onChange({ edgeWidth })}
+        />
+      </Named>
+      <Named label="Corners" className="w-[92px]">
+        <LengthField
+          label="Corners"
+          tokens="corners"
+          fluid={false}
+          units={['px', 'rem', '%']}
+          value={box.corner}
+          onChange={(corner) => corner && onChange({ corner })}
+        />
+      </Named>
+      <Named label="Padding, down" className="w-[92px]">
+        <LengthField
+          label="Padding, down"
+          tokens="spaces"
+          units={['px', 'rem', 'em']}
+          value={box.paddingBlock}
+          onChange={(paddingBlock) => paddingBlock && onChange({ paddingBlock })}
+        />
+      </Named>
+      <Named label="Padding, across" className="w-[92px]">
+        <LengthField
+          label="Padding, across"
+          tokens="spaces"
+          units={['px', 'rem', 'em']}
+          value={box.paddingInline}
+          onChange={(paddingInline) => paddingInline && onChange({ paddingInline })}
+        />
+      </Named>
+    </>
+  )
+}
+
+/** The contrast of a state's words with its own fill. */
+function StateFinding({ button, state }: { button: ButtonKind; state: State }) {
+  const { guide } = useGuide()
+  const look = { ...button.rest, ...(state === 'rest' ? {} : button.hover), ...button[state] }
+  const [ink, fill] = [stateHex(look, 'ink', guide), stateHex(look, 'fill', guide)]
+  if (!ink || !fill || (look.fill?.alpha ?? 1) < 1) return null
+  if (state === 'disabled') return <Finding well>What is disabled needs no contrast (WCAG 2.2, 1.4.3).</Finding>
+  const ratio = contrast(ink, fill)
+  const needed = neededRatio(16, guide.types.find((one) => one.role === button.type)?.weight ?? 400)
+  return (
+    <Finding well={ratio >= needed}>
+      {ratio.toFixed(1)} : 1 for the words on their fill; {needed} : 1 is needed.
+    </Finding>
+  )
+}

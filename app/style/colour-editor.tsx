@@ -1,0 +1,210 @@
+import { Trash2 } from 'lucide-react'
+import { useEffect, useState } from 'react'
+import { HexColorInput } from 'react-colorful'
+import { contrast } from '#core/colour/contrast'
+import { hexOfOklch, intoSrgb, inSrgb, mostChroma, type Oklch, oklchOf } from '#core/colour/oklch'
+import type { ColourUse } from '#core/colour/uses'
+import { USE_WORDS } from '#core/colour/uses'
+import { replaceRole } from '#core/colour/replace-role'
+import { USES } from '#core/site/looks'
+import type { StyleGuide } from '#core/site/style-guide'
+import { nameSchema } from '#core/style/values'
+import { useCompose } from '../compose/context'
+import { editAll } from '../compose/store'
+import { IconButton } from '../ui/button'
+import { Choice } from '../ui/choice'
+import { NumberField } from '../ui/number-field'
+import { ColourSources } from './colour-sources'
+import { Named, Toggle } from './part'
+import { useShown } from './shown'
+import { useGuide } from './use-guide'
+
+type Role = StyleGuide['colours'][number]
+type Axis = 'l' | 'c' | 'h'
+
+const AXES: { axis: Axis; label: string; most: number; step: number; places: number }[] = [
+  { axis: 'l', label: 'Lightness', most: 1, step: 0.005, places: 3 },
+  { axis: 'c', label: 'Chroma', most: 0.37, step: 0.002, places: 3 },
+  { axis: 'h', label: 'Hue', most: 360, step: 1, places: 0 },
+]
+const STOPS = 24
+
+/** The colours along one slider; what sRGB has not is shown hatched, as nothing. */
+function track(colour: Oklch, axis: Axis, most: number): string {
+  const stops = Array.from({ length: STOPS + 1 }, (_, i) => {
+    const one = { ...colour, [axis]: (most * i) / STOPS }
+    return `${inSrgb(one) ? hexOfOklch(one) : 'transparent'} ${(100 * i) / STOPS}%`
+  })
+  return `linear-gradient(to right, ${stops.join(', ')}), repeating-linear-gradient(135deg, #cdd8c6 0 2px, #f4f7f1 2px 5px)`
+}
+
+const percent = (share: number) => (share < 0.001 ? 'less than 0.1%' : `${(share * 100).toFixed(share < 0.1 ? 1 : 0)}%`)
+
+type EditorProps = { role: Role; fixed: boolean; uses: ColourUse[]; onRenamed: (role: string | null) => void }
+
+/** One colour role: its colour by lightness, chroma and hue, where it may come from, and what it is meant for. */
+export function ColourEditor({ role, fixed, uses, onRenamed }: EditorProps) {
+  const store = useCompose()
+  const { guide, site, set, attempt, forget } = useGuide()
+  const { show, measured } = useShown()
+  const [draft, setDraft] = useState<Oklch | null>(null)
+  const wanted = draft ?? oklchOf(role.hex)
+  const { colour, mapped } = intoSrgb(wanted)
+  const hex = draft ? hexOfOklch(draft) : role.hex.toUpperCase()
+  const withHex = (next: string) => guide.colours.map((one) => (one.role === role.role ? { ...one, hex: next } : one))
+  const ground = guide.colours.find((one) => one.role === 'ground')?.hex ?? '#FFFFFF'
+  useEffect(() => setDraft(null), [role.hex])
+
+  const tryColour = (next: Oklch) => {
+    setDraft(next)
+    attempt({ ...guide, colours: withHex(hexOfOklch(next)) })
+  }
+  const keep = (next: string) => {
+    setDraft(null)
+    if (next.toUpperCase() === role.hex.toUpperCase()) forget()
+    else set('colours', withHex(next.toUpperCase()))
+  }
+  const rename = (name: string) => {
+    const edits = replaceRole(site, role.role, name)
+    if (name !== role.role && nameSchema.safeParse(name).success && editAll(store, `rename ${role.role}`, edits)) onRenamed(name)
+  }
+  const cover = measured?.cover.get(role.hex.toUpperCase())
+  const blocks = [...new Set(uses.flatMap((one) => one.block ?? []))]
+  const tally = USES.flatMap((use) => {
+    const count = uses.filter((one) => one.use === use).length
+    return count > 0 ? [`${count} for ${USE_WORDS[use]}`] : []
+  })
+  return (
+    <div className="mt-3 border border-line-strong bg-field p-3" data-editor={role.role}>
+      <div className="grid grid-cols-[88px_1fr] gap-4">
+        <div>
+          <span className="block h-[66px] border border-line-strong" style={{ background: hex }} />
+          <p className="figure mt-1 text-muted">{contrast(hex, ground).toFixed(1)} : 1</p>
+          <p className="text-label text-ink-2">on the ground</p>
+        </div>
+        <div className="space-y-1.5">
+          {AXES.map(({ axis, label, most, step, places }) => (
+            <div key={axis} className="grid grid-cols-[66px_1fr_66px] items-center gap-2">
+              <span className="text-label text-ink-2">{label}</span>
+              <input
+                type="range"
+                aria-label={`${label} of ${role.role}`}
+                min={0}
+                max={most}
+                step={step}
+                value={wanted[axis]}
+                disabled={fixed}
+                className="slider h-4"
+                style={{ background: track(colour, axis, most) }}
+                onChange={(event) => tryColour({ ...wanted, [axis]: Number(event.target.value) })}
+                onPointerUp={() => draft && keep(hexOfOklch(draft))}
+                onKeyUp={() => draft && keep(hexOfOklch(draft))}
+                onBlur={() => draft && keep(hexOfOklch(draft))}
+              />
+              <NumberField
+                label={`${label}, figure`}
+                value={Number(wanted[axis].toFixed(places))}
+                least={0}
+                most={axis === 'c' ? 0.5 : most}
+                step={step}
+                onChange={(value) => !fixed && keep(hexOfOklch({ ...wanted, [axis]: value }))}
+              />
+            </div>
+          ))}
+          <p className={`text-label ${mapped ? 'text-rust' : 'text-ink-2'}`}>
+            {mapped
+              ? `Chroma ${wanted.c.toFixed(3)} is outside sRGB at this lightness and hue; it is shown with ${colour.c.toFixed(3)}.`
+              : `Inside sRGB; chroma goes up to ${mostChroma(wanted.l, wanted.h).toFixed(3)} here.`}
+          </p>
+        </div>
+      </div>
+      <div className="mt-3 flex flex-wrap items-end gap-2">
+        <Named label="Hex">
+          <HexColorInput
+            aria-label={`Hex of ${role.role}`}
+            prefixed
+            disabled={fixed}
+            color={hex}
+            className="figure h-[26px] w-[88px] rounded-2 border border-line-strong px-2 disabled:text-muted"
+            onChange={(next) => next.length === 7 && keep(next)}
+          />
+        </Named>
+        <Named label="Name">
+          <input
+            aria-label={`Name of ${role.role}`}
+            defaultValue={role.role}
+            className="h-[26px] w-[120px] rounded-2 border border-line-strong px-2"
+            onBlur={(event) => rename(event.target.value.trim())}
+            onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+          />
+        </Named>
+        <Named label="Meant for">
+          <span className="flex gap-1">
+            {USES.map((use) => (
+              <Toggle
+                key={use}
+                label={USE_WORDS[use]}
+                pressed={role.only?.includes(use) ?? false}
+                onPress={() => {
+                  const only = role.only?.includes(use) ? role.only.filter((one) => one !== use) : [...(role.only ?? []), use]
+                  const { only: _, ...rest } = role
+                  set(
+                    'colours',
+                    guide.colours.map((one) => (one === role ? (only.length > 0 ? { ...rest, only } : rest) : one)),
+                  )
+                }}
+              >
+                {use}
+              </Toggle>
+            ))}
+          </span>
+        </Named>
+        <Remove role={role.role} used={uses.length} onRemoved={() => onRenamed(null)} />
+      </div>
+      <p className="mt-2 text-label text-ink-2">
+        {fixed && 'Fixed by the brief, which asks for this colour; change it there. '}
+        {uses.length === 0
+          ? 'Not used on this page.'
+          : `On this page ${uses.length} ${uses.length === 1 ? 'time' : 'times'}: ${tally.join(', ')}.`}
+        {cover !== undefined && ` Its fills cover ${percent(cover)} of the page at ${site.views[0]} px.`}{' '}
+        {blocks.length > 0 && (
+          <button type="button" className="underline decoration-dotted underline-offset-2" onClick={() => show(blocks[0]!)}>
+            Show the first
+          </button>
+        )}
+      </p>
+      {!fixed && (
+        <ColourSources
+          hex={role.hex}
+          onTake={keep}
+          onHover={(next) => (next ? attempt({ ...guide, colours: withHex(next) }) : forget())}
+        />
+      )}
+    </div>
+  )
+}
+
+/** Takes a role away; one that is used gives way to another first. */
+function Remove({ role, used, onRemoved }: { role: string; used: number; onRemoved: () => void }) {
+  const store = useCompose()
+  const { guide, site, set } = useGuide()
+  const others = guide.colours.filter((one) => one.role !== role)
+  if (used === 0)
+    return (
+      <IconButton label={`Take away ${role}`} className="ml-auto" onClick={() => set('colours', others) && onRemoved()}>
+        <Trash2 size={15} strokeWidth={1.5} />
+      </IconButton>
+    )
+  return (
+    <Named label="Give way to" className="ml-auto w-[110px]">
+      <Choice
+        className="w-full"
+        label={`Role in place of ${role}`}
+        placeholder="…"
+        value={null}
+        options={others.map((one) => ({ value: one.role, label: one.role, note: one.hex }))}
+        onChange={(to) => editAll(store, `${to} in place of ${role}`, replaceRole(site, role, to)) && onRemoved()}
+      />
+    </Named>
+  )
+}

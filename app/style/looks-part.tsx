@@ -1,0 +1,273 @@
+import { Plus, Trash2 } from 'lucide-react'
+import type { CardLook, Looks } from '#core/site/looks'
+import { walkPage } from '#core/site/tree'
+import { ColourField } from '../compose/tray/colour-field'
+import { LengthField } from '../compose/tray/length-field'
+import { Button, IconButton } from '../ui/button'
+import { Choice } from '../ui/choice'
+import { NumberField } from '../ui/number-field'
+import { BoxFields, StateFields } from './buttons-part'
+import { freeName } from './colour-part'
+import { Heading, Named, Part } from './part'
+import { useGuide } from './use-guide'
+
+const UNDERLINES = [
+  { value: 'always', label: 'Always' },
+  { value: 'hover', label: 'On hover' },
+  { value: 'never', label: 'Never' },
+] as const
+const MARKERS = [
+  { value: 'dot', label: 'Dots' },
+  { value: 'dash', label: 'Dashes' },
+  { value: 'tick', label: 'Ticks' },
+  { value: 'none', label: 'None' },
+] as const
+
+/** How fields, links, lists, cards and tables look; the specimen page shows them all. */
+export function LooksPart({ number }: { number: number }) {
+  const { guide, set } = useGuide()
+  const { looks } = guide
+  const change = (values: { [K in keyof Looks]?: Looks[K] }, gesture?: string) => set('looks', { ...looks, ...values }, gesture)
+  const { field, link, list, table } = looks
+  return (
+    <Part number={number} title="Fields, links, lists, cards, tables" note={`${looks.cards.length} cards`}>
+      <Heading>Field</Heading>
+      <StateFields
+        look={field.rest}
+        name="the field"
+        onChange={(rest, gesture) => change({ field: { ...field, rest } }, gesture)}
+      />
+      <div className="mt-1.5 flex flex-wrap gap-2">
+        <BoxFields box={field} onChange={(values) => change({ field: { ...field, ...values } })} />
+        <Named label="Height, least" className="w-[80px]">
+          <NumberField
+            label="Least height of the field"
+            unit="px"
+            value={field.hit}
+            least={24}
+            most={120}
+            onChange={(hit) => change({ field: { ...field, hit } })}
+          />
+        </Named>
+      </div>
+      <p className="mb-1 mt-2 text-label text-ink-2">With the focus</p>
+      <StateFields
+        look={field.focus}
+        name="the field with the focus"
+        withRing
+        onChange={(focus, gesture) => change({ field: { ...field, focus } }, gesture)}
+      />
+
+      <Heading>Link</Heading>
+      <div className="flex flex-wrap gap-2">
+        <OptionalColour
+          label="Ink"
+          name="Ink of links"
+          value={link.rest.ink}
+          onChange={(ink) => change({ link: { ...link, rest: ink ? { ...link.rest, ink } : {} } })}
+        />
+        <OptionalColour
+          label="Ink on hover"
+          name="Ink of links on hover"
+          value={link.hover.ink}
+          onChange={(ink) => change({ link: { ...link, hover: ink ? { ...link.hover, ink } : {} } })}
+        />
+        <Named label="Underline" className="w-[100px]">
+          <Choice
+            className="flex-1"
+            label="Underline of links"
+            value={link.underline}
+            options={UNDERLINES}
+            onChange={(underline) => change({ link: { ...link, underline } })}
+          />
+        </Named>
+      </div>
+
+      <Heading>List</Heading>
+      <div className="flex flex-wrap gap-2">
+        <Named label="Markers" className="w-[100px]">
+          <Choice
+            className="flex-1"
+            label="Markers of lists"
+            value={list.marker}
+            options={MARKERS}
+            onChange={(marker) => change({ list: { ...list, marker } })}
+          />
+        </Named>
+        <OptionalColour
+          label="Colour of markers"
+          name="Colour of markers"
+          value={list.ink}
+          onChange={(ink) => {
+            const { ink: _, ...rest } = list
+            change({ list: ink ? { ...rest, ink } : rest })
+          }}
+        />
+        <Named label="Between items" className="w-[100px]">
+          <LengthField
+            label="Space between items"
+            tokens="spaces"
+            units={['px', 'rem', 'em']}
+            value={list.gap}
+            onChange={(gap) => gap && change({ list: { ...list, gap } })}
+          />
+        </Named>
+      </div>
+
+      <Heading>Cards</Heading>
+      <Cards cards={looks.cards} onChange={(cards) => change({ cards })} />
+
+      <Heading>Table</Heading>
+      <div className="flex flex-wrap gap-2">
+        <OptionalColour
+          label="Lines"
+          name="Lines of tables"
+          value={table.line}
+          onChange={(line) => line && change({ table: { ...table, line } })}
+        />
+        <Named label="Width" className="w-[70px]">
+          <NumberField
+            label="Width of the lines"
+            unit="px"
+            value={table.lineWidth}
+            least={0}
+            most={12}
+            step={0.5}
+            onChange={(lineWidth) => change({ table: { ...table, lineWidth } })}
+          />
+        </Named>
+        <Named label="Padding of rows" className="w-[100px]">
+          <LengthField
+            label="Padding of rows"
+            tokens="spaces"
+            units={['px', 'rem', 'em']}
+            value={table.padding}
+            onChange={(padding) => padding && change({ table: { ...table, padding } })}
+          />
+        </Named>
+        <OptionalColour
+          label="Every second row"
+          name="Fill of every second row"
+          value={table.stripe}
+          onChange={(stripe) => {
+            const { stripe: _, ...rest } = table
+            change({ table: stripe ? { ...rest, stripe } : rest })
+          }}
+        />
+      </div>
+    </Part>
+  )
+}
+
+type Colour = NonNullable<Looks['list']['ink']>
+
+const OptionalColour = ({
+  label,
+  name,
+  value,
+  onChange,
+}: {
+  label: string
+  name: string
+  value: Colour | undefined
+  onChange: (value: Colour | null) => void
+}) => (
+  <Named label={label} className="w-[122px]">
+    <ColourField label={name} value={value} onChange={onChange} />
+  </Named>
+)
+
+function Cards({ cards, onChange }: { cards: readonly CardLook[]; onChange: (cards: CardLook[]) => void }) {
+  const { guide, site } = useGuide()
+  const used = (name: string) =>
+    site.pages.some((page) => [...walkPage(page)].some((block) => block.kind === 'group' && block.look === name))
+  const put = (card: CardLook, values: { [K in keyof CardLook]?: CardLook[K] | undefined }) => {
+    const next = Object.fromEntries(Object.entries({ ...card, ...values }).filter(([, value]) => value !== undefined)) as CardLook
+    onChange(cards.map((one) => (one === card ? next : one)))
+  }
+  return (
+    <ul className="space-y-2">
+      {cards.map((card) => (
+        <li key={card.name} className="flex flex-wrap items-end gap-2" data-card={card.name}>
+          <span className="w-[60px] self-center truncate">{card.name}</span>
+          <OptionalColour
+            label="Fill"
+            name={`Fill of ${card.name}`}
+            value={card.fill}
+            onChange={(fill) => put(card, { fill: fill ?? undefined })}
+          />
+          <OptionalColour
+            label="Ink"
+            name={`Ink of ${card.name}`}
+            value={card.ink}
+            onChange={(ink) => put(card, { ink: ink ?? undefined })}
+          />
+          <OptionalColour
+            label="Edge"
+            name={`Edge of ${card.name}`}
+            value={card.edge}
+            onChange={(edge) => put(card, { edge: edge ?? undefined, ...(edge && card.edgeWidth === 0 ? { edgeWidth: 1 } : {}) })}
+          />
+          <Named label="Corners" className="w-[92px]">
+            <LengthField
+              label={`Corners of ${card.name}`}
+              tokens="corners"
+              fluid={false}
+              units={['px', 'rem']}
+              value={card.corner}
+              onChange={(corner) => corner && put(card, { corner })}
+            />
+          </Named>
+          <Named label="Padding" className="w-[92px]">
+            <LengthField
+              label={`Padding of ${card.name}`}
+              tokens="spaces"
+              units={['px', 'rem']}
+              value={card.padding}
+              onChange={(padding) => padding && put(card, { padding })}
+            />
+          </Named>
+          <Named label="Shadow" className="w-[96px]">
+            <Choice
+              className="flex-1"
+              label={`Shadow of ${card.name}`}
+              value={card.shadow ?? 'none'}
+              options={[{ value: 'none', label: 'None' }, ...guide.shadows.map(({ name }) => ({ value: name, label: name }))]}
+              onChange={(shadow) => put(card, { shadow: shadow === 'none' ? undefined : shadow })}
+            />
+          </Named>
+          <IconButton
+            label={used(card.name) ? `${card.name} is used` : `Take away ${card.name}`}
+            disabled={used(card.name)}
+            onClick={() => onChange(cards.filter((one) => one !== card))}
+          >
+            <Trash2 size={14} strokeWidth={1.5} />
+          </IconButton>
+        </li>
+      ))}
+      <li>
+        <Button
+          className="!h-6"
+          disabled={cards.length >= 12}
+          onClick={() =>
+            onChange([
+              ...cards,
+              {
+                name: freeName(
+                  'card',
+                  cards.map((one) => one.name),
+                ),
+                fill: { role: 'panel' },
+                edgeWidth: 0,
+                corner: { token: guide.corners[0]?.name ?? 'corner-1' },
+                padding: { token: 'space-5' },
+              },
+            ])
+          }
+        >
+          <Plus size={13} strokeWidth={1.5} /> Card
+        </Button>
+      </li>
+    </ul>
+  )
+}
