@@ -35,6 +35,8 @@ export type ComposeState = {
   redo: readonly Step[]
   selection: string | null
   scope: Scope
+  /** True while styles are set for the current direction alone. */
+  onlyHere: boolean
   /** Views on the stage: all, or the index of one. */
   shown: 'all' | number
   /** Zoom of each view; null fits it. */
@@ -69,6 +71,7 @@ export function createComposeStore(siteId: string, pageId: string, site: Site, r
     redo: [],
     selection: null,
     scope: 'base',
+    onlyHere: false,
     shown: 'all',
     zooms: [],
     grid: false,

@@ -43,7 +43,7 @@ export function ButtonsPart({ number }: { number: number }) {
   }
   return (
     <Part number={number} title="Buttons" note={`${guide.buttons.length} kinds, 6 states, ${least} px least`}>
-      <StatesGrid site={site} words={(words ?? 'Book an evening').slice(0, 18)} chosen={chosen} onChoose={setChosen} />
+      <StatesGrid site={site} words={(words ?? 'Book an evening').slice(0, 20)} chosen={chosen} onChoose={setChosen} />
       <Button className="mt-1.5 !h-6" disabled={guide.buttons.length >= 12} onClick={add}>
         <Plus size={13} strokeWidth={1.5} /> Kind{button ? ` like ${button.name}` : ''}
       </Button>

@@ -86,7 +86,7 @@ function Uses({ kind, value, values, onMerged }: { kind: ValueKind; value: Disti
   const { site } = useGuide()
   const { show } = useShown()
   const properties = [...new Set(value.uses.map((one) => one.property.toLowerCase()))]
-  const others = values.filter((one) => one !== value && !one.literal)
+  const others = values.filter((one) => one !== value && (kind === 'size' || !one.literal))
   return (
     <div className="mt-1 flex items-center gap-2 text-label text-ink-2">
       <span className="min-w-0 flex-1">

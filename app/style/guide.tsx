@@ -48,7 +48,7 @@ export function Guide() {
             onClick={(event) => {
               // The address is left alone, since it may name a block.
               event.preventDefault()
-              document.getElementById(`part-${id}`)?.scrollIntoView()
+              document.getElementById(`part-${id}`)?.scrollIntoView({ block: 'start' })
             }}
           >
             {name}

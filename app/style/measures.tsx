@@ -87,7 +87,7 @@ export function Measures({ site, page, onMeasured }: { site: Site; page: Page; o
   const measured = useRef<Measured>({ types: new Map(), cover: new Map() })
   const direction = site.directions.find((one) => !one.guide)!.id
   return (
-    <div aria-hidden inert className="pointer-events-none absolute left-[-20000px] top-0">
+    <div aria-hidden inert className="pointer-events-none fixed left-[-20000px] top-0">
       {site.views.map((width, index) => (
         <div key={width} style={{ width }}>
           <LivePage

@@ -2,7 +2,7 @@ import { Plus, Trash2 } from 'lucide-react'
 import type { StyleGuide } from '#core/site/style-guide'
 import { shadowToCss } from '#core/style/css-values'
 import { layersOf } from '#core/site/shadows'
-import { eachValue } from '#core/style/values-in-use'
+import { tokensInUse } from '#core/style/values-in-use'
 import { pixels } from '#core/style/values'
 import { pxAt } from '#core/type/measure'
 import { LengthField } from '../compose/tray/length-field'
@@ -31,8 +31,7 @@ export function SpacePart({ number }: { number: number }) {
     const px = pxAt(size, 1280)
     return px !== undefined && Math.abs(px / baseline - Math.round(px / baseline)) > 0.01
   })
-  const used = new Set<string>()
-  eachValue(site, ({ value }) => typeof value === 'object' && 'token' in value && used.add(value.token))
+  const used = tokensInUse(site)
   return (
     <Part number={number} title="Space, corners, shadows" note={`${spaces.length} spaces on a rhythm of ${baseline} px`}>
       <div className="mb-2 flex items-end gap-2">
@@ -112,7 +111,9 @@ function SizedList({ part, stem, list, used }: SizedListProps) {
               }
             />
             {part === 'spaces' ? (
-              <span aria-hidden className="h-2.5 max-w-full bg-reed/70" style={{ width: px }} />
+              <span aria-hidden className="min-w-0 overflow-hidden">
+                <span className="block h-2.5 bg-reed/70" style={{ width: px }} />
+              </span>
             ) : (
               <span aria-hidden className="h-5 w-9 border border-ink-2 bg-field" style={{ borderRadius: Math.min(px, 20) }} />
             )}

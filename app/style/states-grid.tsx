@@ -17,11 +17,15 @@ function cssOf(site: Site): string {
   return `:host{display:block;${tokens.join(';')}}${printRules(rules, 'minified')}span{white-space:nowrap}*{box-sizing:border-box}`
 }
 
-/** Draws one button as the pages will, in a shadow tree. */
+/** Largest share of its true size that a button is drawn at. */
+const LARGEST = 0.72
+
+/** Draws one button as the pages will, in a shadow tree, scaled to its cell. */
 function Drawn({ css, kind, state, words }: KindState & { css: string; words: string }) {
   const host = useRef<HTMLSpanElement>(null)
   useLayoutEffect(() => {
-    const root = host.current!.shadowRoot ?? host.current!.attachShadow({ mode: 'open' })
+    const element = host.current!
+    const root = element.shadowRoot ?? element.attachShadow({ mode: 'open' })
     const style = document.createElement('style')
     style.textContent = css
     const button = document.createElement('span')
@@ -29,8 +33,10 @@ function Drawn({ css, kind, state, words }: KindState & { css: string; words: st
     button.dataset.state = state
     button.textContent = words
     root.replaceChildren(style, button)
+    // The ring around what has the focus needs room as well.
+    element.style.scale = String(Math.min(LARGEST, element.clientWidth / (button.offsetWidth + 10)))
   }, [css, kind, state, words])
-  return <span ref={host} className="block origin-left scale-[0.72]" />
+  return <span ref={host} className="block origin-left" />
 }
 const DrawnButton = memo(Drawn)
 

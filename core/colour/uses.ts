@@ -27,6 +27,7 @@ function* ofValues(values: StyleValues, isCall: boolean): Generator<{ colour: Co
   }
   if (values.edgeColour) yield { colour: values.edgeColour, use: asUse('edges'), what: 'edge' }
   if (values.shadow && 'colour' in values.shadow) yield { colour: values.shadow.colour, use: 'shadows', what: 'shadow' }
+  if (values.contact) yield { colour: values.contact.colour, use: 'shadows', what: 'contact shadow' }
   if (values.scrim) yield { colour: values.scrim.colour, use: 'shadows', what: 'scrim' }
 }
 

@@ -88,7 +88,9 @@ const buttons = (site: Site, page: Page): Element =>
       ...STATES.map((state) => el('span', 'specimen-figure', state)),
       ...site.guide.buttons.flatMap((button) => [
         el('span', 'specimen-figure', `${button.name}, ${button.hit} px least`),
-        ...STATES.map((state) => inState(el('span', `button-${button.name}`, sampleFor(site, page, 'button').slice(0, 24)), state)),
+        ...STATES.map((state) =>
+          inState(el('span', `button-${button.name}`, sampleFor(site, page, 'button').slice(0, 16).trim()), state),
+        ),
       ]),
     ),
   )
@@ -210,8 +212,8 @@ export function specimenBody(site: Site, page: Page, picture?: (picture: Picture
   )
 }
 
-const LAYOUT = `.specimen{padding:32px;display:grid;gap:40px;align-content:start}
-.specimen-part{display:grid;gap:16px;border-block-start:1px solid var(--line);padding-block-start:16px;break-inside:avoid}
+const LAYOUT = `.specimen{padding:32px;display:grid;grid-template-columns:minmax(0,1fr);gap:40px;align-content:start}
+.specimen-part{display:grid;grid-template-columns:minmax(0,1fr);gap:16px;border-block-start:1px solid var(--line);padding-block-start:16px;break-inside:avoid}
 .specimen-title{font:600 15px/20px var(--face-text)}
 .specimen-note{font:13px/18px ui-monospace,monospace;color:var(--ink-soft);margin-block-start:-12px}
 .specimen-figure{font:12px/17px ui-monospace,monospace;color:var(--ink-soft);white-space:pre-line}
@@ -219,8 +221,8 @@ const LAYOUT = `.specimen{padding:32px;display:grid;gap:40px;align-content:start
 .specimen-swatch{display:grid;font:13px/18px var(--face-text)}
 .specimen-chip{height:64px;border:1px solid color-mix(in srgb,currentcolor 20%,transparent);margin-block-end:6px}
 .specimen-type{display:grid;grid-template-columns:200px minmax(0,1fr);gap:24px;align-items:baseline}
-.specimen-states{display:grid;grid-template-columns:150px repeat(6,auto);gap:14px 12px;align-items:center;justify-content:start}
-.specimen-states>*{white-space:nowrap}
+.specimen-states{display:grid;grid-template-columns:110px repeat(6,auto);gap:14px 8px;align-items:center;justify-content:start}
+.specimen-states>*{white-space:nowrap;font-size:14px}
 .specimen-columns{display:grid;grid-template-columns:repeat(auto-fit,minmax(220px,1fr));gap:32px}
 .specimen-stack{display:grid;gap:16px;align-content:start}
 .specimen-space{display:flex;gap:12px;align-items:center}

@@ -4,7 +4,7 @@ import { applyEdit, type Edit } from '#core/edits/index'
 import type { Site } from '#core/site/schema'
 import { walkPage } from '#core/site/tree'
 import { distinctValues, gatherings, mergeEdits } from './consistency'
-import { changeEverywhere, eachValue, VALUE_KINDS } from './values-in-use'
+import { changeEverywhere, eachValue, tokensInUse, VALUE_KINDS } from './values-in-use'
 import { pixels } from './values'
 
 const start = demoSite()
@@ -66,12 +66,28 @@ describe('literals that are nearly alike', () => {
     expect(gatherings(near, 'space').some((one) => one.target.name === 'space-4' && one.members[0]!.text === '17 px')).toBe(true)
   })
 
+  test('of sizes become the most frequent of them', () => {
+    const sizes = after(start, style(0, { size: pixels(19) }), style(1, { size: pixels(19) }), style(2, { size: pixels(20) }))
+    const found = gatherings(sizes, 'size').find((one) => one.members.some(({ text }) => text === '19 px'))!
+    expect(found.sentence).toMatch(/^\d sizes in \d places: make them (19|20) px\?$/)
+    const merged = after(sizes, ...mergeEdits(sizes, found))
+    expect(distinctValues(merged, 'size').filter((one) => ['19 px', '20 px'].includes(one.text))).toHaveLength(1)
+  })
+
   test('keep the strength that a colour had', () => {
     const faint = after(start, style(0, { ink: { hex: '#575B75', alpha: 0.5 } }))
     const merged = after(faint, ...mergeEdits(faint, gatherings(faint, 'colour')[0]!))
     const block = [...walkPage(merged.pages[0]!)].find((one) => one.id === texts[0]!.id)!
     expect(block.style.base!.ink).toEqual({ role: 'ink-soft', alpha: 0.5 })
   })
+})
+
+test('tokens in use are those of blocks, of what directions restyle, and of buttons and looks', () => {
+  const used = tokensInUse(start)
+  for (const name of ['space-9', 'corner-3', 'shadow-2', 'corner-1']) expect(used.has(name), name).toBe(true)
+  expect(used.has('shadow-1')).toBe(false)
+  const restyled = after(start, { ...style(0, { shadow: { token: 'shadow-1' } }), direction: 'logbook' } as Edit)
+  expect(tokensInUse(restyled).has('shadow-1')).toBe(true)
 })
 
 test('every value is seen with its place, and what does not change makes no edit', () => {

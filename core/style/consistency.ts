@@ -2,7 +2,7 @@ import { oklchDistance, oklchOf } from '#core/colour/oklch'
 import type { Edit } from '#core/edits/index'
 import type { Site } from '#core/site/schema'
 import { fluidAt, REM } from '#core/type/fluid'
-import { lengthText } from './length-text'
+import { lengthText, parseLength } from './length-text'
 import { changeEverywhere, eachValue, type Value, type ValueKind, type ValueUse } from './values-in-use'
 
 /** A distinct value of a site: how it is written, whether it is a token of the guide, and where it stands. */
@@ -98,6 +98,7 @@ function calledAs(kind: ValueKind, members: readonly Distinct[]): string {
 
 function targetOf(site: Site, kind: ValueKind, members: readonly Distinct[], taken: Set<string>): Gathering['target'] {
   const most = members.reduce((best, one) => (one.uses.length > best.uses.length ? one : best))
+  if (kind === 'size') return { name: most.text, isNew: false, value: most.text }
   const tokens = distinctValues(site, kind).filter((one) => !one.literal)
   const near = tokens.filter((one) => apart(one, most) <= 1).sort((a, b) => apart(a, most) - apart(b, most))[0]
   if (near) return { name: near.text, isNew: false, value: near.hex ?? `${near.at} px` }
@@ -111,7 +112,7 @@ function targetOf(site: Site, kind: ValueKind, members: readonly Distinct[], tak
 
 /** Literal values gathered with those that are nearly like them, each with the token that they could be. */
 export function gatherings(site: Site, kind: ValueKind): Gathering[] {
-  if (kind === 'face' || kind === 'size') return []
+  if (kind === 'face') return []
   const left = distinctValues(site, kind)
     .filter((one) => one.literal && !(kind !== 'colour' && one.at <= 0))
     .sort((a, b) => b.uses.length - a.uses.length)
@@ -121,9 +122,11 @@ export function gatherings(site: Site, kind: ValueKind): Gathering[] {
     const [first] = left
     const members = left.filter((one) => apart(one, first!) <= 1)
     for (const one of members) left.splice(left.indexOf(one), 1)
+    // A size of its own can only become another one; there is nothing to promote it to but a type role.
+    if (kind === 'size' && members.length < 2) continue
     const target = targetOf(site, kind, members, taken)
     const count = members.reduce((sum, one) => sum + one.uses.length, 0)
-    const sentence = `${calledAs(kind, members)} in ${count} ${count === 1 ? 'place' : 'places'}: make ${members.length === 1 ? 'it' : 'them'} ${target.isNew ? `a new ${target.name}` : target.name}, ${target.value}?`
+    const sentence = `${calledAs(kind, members)} in ${count} ${count === 1 ? 'place' : 'places'}: make ${members.length === 1 ? 'it' : 'them'} ${target.isNew ? `a new ${target.name}, ` : kind === 'size' ? '' : `${target.name}, `}${target.value}?`
     found.push({ kind, members, sentence, target })
   }
   return found
@@ -148,6 +151,7 @@ export function mergeEdits(site: Site, { kind, members, target }: Pick<Gathering
     const described = describe(one, site)
     if (!described || !texts.has(described.text)) return one.value
     if (one.kind === 'face') return target.name
+    if (one.kind === 'size') return parseLength(target.name, []) ?? one.value
     if (one.kind !== 'colour') return { token: target.name }
     return { role: target.name, ...(one.value.alpha === undefined ? {} : { alpha: one.value.alpha }) }
   })

@@ -32,11 +32,9 @@ export function shadowLayers(height: number, light: Light): ShadowLayer[] {
 }
 
 /**
- * An elliptical shadow where a thing stands on the ground, as a border image in a strip under its box: it needs no
- * element of its own and works on images as well. The strip is as high as the shadow.
+ * An elliptical shadow where a thing stands on the ground: the lower half of an ellipse in a strip under its box, as a
+ * border image, so that it needs no element of its own and works on images as well.
+ * @param height of the strip, px
  */
-export function contactShadow(height: number, colour: string): (readonly [string, string])[] {
-  return [
-    ['border-image', `radial-gradient(closest-side, ${colour}, transparent) 0 0 100% / 0 0 ${height}px / 0 0 ${height / 2}px`],
-  ]
-}
+export const contactShadow = (height: number, colour: string): string =>
+  `radial-gradient(50% 100% at 50% 0, ${colour}, transparent) 0 0 100% / 0 0 ${height}px / 0 0 ${height}px`

@@ -53,6 +53,7 @@ const SAMPLES: Record<PropertyName, unknown> = {
   edgeColour: { role: 'line' },
   corner: px,
   shadow: { x: 0, y: 2, blur: 4, spread: 0, colour: { hex: '#000000', alpha: 0.2 } },
+  contact: { height: 20, colour: { role: 'ink', alpha: 0.4 } },
   opacity: 0.5,
   underline: true,
   lift: 3,

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { colourToCss, lengthToCss, shadowToCss } from './css-values'
+import { contactShadow } from './light'
 import { property } from './property'
 import { colourSchema, lengthSchema, shadowSchema } from './values'
 
@@ -103,6 +104,13 @@ export const surface = {
     applies: BOXES,
     onHover: true,
     css: (value) => [['box-shadow', shadowToCss(value)]],
+  }),
+  contact: property({
+    label: 'Contact shadow',
+    column: 'surface',
+    schema: z.strictObject({ height: z.number().min(1).max(200), colour: colourSchema }),
+    applies: ['picture', 'group', 'button'],
+    css: ({ height, colour }) => [['border-image', contactShadow(height, colourToCss(colour))]],
   }),
   opacity: property({
     label: 'Opacity',

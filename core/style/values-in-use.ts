@@ -35,7 +35,7 @@ function changed(name: PropertyName, value: unknown, change: Change): unknown {
   if (kind) return change({ kind: kind as 'size', value: value as Length })
   if (name === 'face') return change({ kind: 'face', value: value as string })
   if (isColour(value)) return change({ kind: 'colour', value })
-  if (name !== 'gradient' && name !== 'scrim' && name !== 'shadow') return value
+  if (name !== 'gradient' && name !== 'scrim' && name !== 'shadow' && name !== 'contact') return value
   const parts = value as Record<string, unknown>
   let next = parts
   for (const [key, part] of Object.entries(parts)) {
@@ -96,4 +96,26 @@ export function eachValue(site: Site, see: (value: Value, use: ValueUse) => void
             return one.value
           })
         }
+}
+
+/** Names that a value mentions as tokens, or as the shadow of a card, however deep. */
+function mentions(value: unknown, into: Set<string>): void {
+  if (Array.isArray(value)) return value.forEach((one) => mentions(one, into))
+  if (typeof value !== 'object' || value === null) return
+  for (const [key, one] of Object.entries(value)) {
+    if ((key === 'token' || key === 'shadow') && typeof one === 'string') into.add(one)
+    else mentions(one, into)
+  }
+}
+
+/** Spaces, corners and shadows that something names: a block, or a button or look of any direction. */
+export function tokensInUse(site: Site): ReadonlySet<string> {
+  const used = new Set<string>()
+  for (const page of site.pages) for (const block of walkPage(page)) mentions(block.style, used)
+  for (const { restyled, guide } of site.directions) {
+    mentions(restyled, used)
+    if (guide) mentions([guide.buttons, guide.looks], used)
+  }
+  mentions([site.guide.buttons, site.guide.looks], used)
+  return used
 }

@@ -1,11 +1,14 @@
 import { Copy, EyeOff, Group, Trash2 } from 'lucide-react'
 import { Fragment } from 'react'
+import { currentOf } from '#core/site/directions'
+import type { Block } from '#core/site/schema'
 import type { Place } from '#core/site/tree'
 import type { Scope } from '#core/style/registry'
+import { scopesOf } from '#core/style/values-in-use'
 import { IconButton } from '../../ui/button'
 import { useCompose, useComposeState } from '../context'
 import { deleteSelection, duplicateSelection, groupSelection } from '../insert'
-import { blockName, edit, select } from '../store'
+import { blockName, edit, editAll, select } from '../store'
 
 /** The selected block with the path to it, and the widths that its settings are for. */
 export function ScopeColumn({ place }: { place: Place }) {
@@ -86,7 +89,52 @@ export function ScopeColumn({ place }: { place: Place }) {
         )}
         {scope === 'hover' && item('hover', 'hover', 'Hover', `${hover} set`)}
       </div>
+      <HereAlone block={block} />
       <p className="mt-2 text-label text-ink-2">Press a view’s caption to edit its widths alone.</p>
     </>
+  )
+}
+
+/** Whether styles are set for the current direction alone, and the way back to what every direction has. */
+function HereAlone({ block }: { block: Block }) {
+  const store = useCompose()
+  const several = useComposeState((state) => state.session.site.directions.length > 1)
+  const direction = useComposeState((state) => currentOf(state.session.site))
+  const onlyHere = useComposeState((state) => state.onlyHere)
+  const over = direction.restyled[block.id]
+  if (!several) return null
+  return (
+    <div className="mt-1.5">
+      <label className="flex items-center gap-2">
+        <input
+          type="checkbox"
+          className="accent-ink"
+          checked={onlyHere}
+          onChange={(event) => store.setState({ onlyHere: event.target.checked })}
+        />
+        In {direction.name} alone
+      </label>
+      {over && (
+        <button
+          type="button"
+          className="text-label text-ink-2 underline"
+          onClick={() =>
+            editAll(
+              store,
+              `return ${blockName(block)} to all directions`,
+              [...scopesOf({ style: over })].map(([scope, values]) => ({
+                kind: 'style',
+                block: block.id,
+                direction: direction.id,
+                scope,
+                values: Object.fromEntries(Object.keys(values).map((name) => [name, null])),
+              })),
+            )
+          }
+        >
+          Restyled here; return to what all directions have
+        </button>
+      )}
+    </div>
   )
 }

@@ -20,6 +20,8 @@ const SIDES = [
 export function SurfaceColumn({ style }: { style: StyleAccess }) {
   const shadows = useComposeState((state) => state.session.site.guide.shadows)
   const shadow = style.get('shadow') as Shadow | undefined
+  const contact = style.get('contact')
+  const { light } = useComposeState((state) => state.session.site.guide)
   const gradient = style.get('gradient')
   return (
     <div>
@@ -71,6 +73,28 @@ export function SurfaceColumn({ style }: { style: StyleAccess }) {
             options={[{ value: 'none', label: 'None' }, ...shadows.map((one) => ({ value: one.name, label: one.name }))]}
             onChange={(name) => style.set({ shadow: name === 'none' && style.scope === 'base' ? null : { token: name } })}
           />
+        </Row>
+      )}
+      {style.has('contact') && (
+        <Row label="Contact" style={style} names={['contact']}>
+          <NumberField
+            className="w-[74px]"
+            label="Contact shadow"
+            unit="px"
+            placeholder="None"
+            value={contact?.height ?? null}
+            least={1}
+            most={200}
+            onClear={() => style.set({ contact: null })}
+            onChange={(height) => style.set({ contact: { colour: { role: light.role, alpha: 0.4 }, ...contact, height } })}
+          />
+          {contact && (
+            <ColourField
+              label="Colour of the contact shadow"
+              value={contact.colour}
+              onChange={(colour, gesture) => style.set({ contact: colour ? { ...contact, colour } : null }, gesture)}
+            />
+          )}
         </Row>
       )}
       <Row label="Opacity" style={style} names={['opacity']}>

@@ -1,3 +1,4 @@
+import { currentOf, overlaid } from '#core/site/directions'
 import type { Place } from '#core/site/tree'
 import {
   appliesTo,
@@ -31,7 +32,11 @@ export function useStyle(place: Place): StyleAccess {
   const store = useCompose()
   const scope = useComposeState((state) => state.scope)
   const breakpoints = useComposeState((state) => state.session.site.breakpoints)
-  const { style, kind } = place.block
+  const onlyHere = useComposeState((state) => state.onlyHere)
+  const direction = useComposeState((state) => currentOf(state.session.site))
+  const { kind } = place.block
+  const over = direction.restyled[place.block.id]
+  const style = over ? overlaid(place.block.style, over) : place.block.style
   const range = rangeOf(breakpoints, scope)
   const own = valuesIn(style, scope)
   return {
@@ -45,7 +50,13 @@ export function useStyle(place: Place): StyleAccess {
         : valueAt(style, name, breakpoints, range),
     isException: (name) => scope !== 'base' && own?.[name] !== undefined,
     base: (name) => style.base?.[name] as never,
-    set: (values, gesture) => void edit(store, { kind: 'style', block: place.block.id, scope, values }, gesture),
+    set: (values, gesture) => {
+      // What this direction has restyled already stays its own.
+      const held = over && valuesIn(over, scope)
+      const isHeld = held !== undefined && Object.keys(values).every((name) => name in held)
+      const alone = onlyHere || isHeld ? { direction: direction.id } : {}
+      edit(store, { kind: 'style', block: place.block.id, scope, values, ...alone }, gesture)
+    },
   }
 }
 
