@@ -56,6 +56,8 @@ const boxDeclarations = (box: Box): Declaration[] => {
   const roomy = px !== undefined && 2 * (px + box.edgeWidth) + 16 >= box.hit
   return [
     ['padding', [...new Set([roomy ? block : least, inline])].join(' ')],
+    // Edges are drawn in whole device px, so the padding alone may come to a little less.
+    ...(roomy ? [] : [['min-height', `${box.hit}px`] as const]),
     ['border', box.edgeWidth === 0 ? '0' : `${box.edgeWidth}px solid`],
     ['border-radius', lengthToCss(box.corner)],
   ]
