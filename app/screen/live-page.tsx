@@ -16,6 +16,8 @@ export type LivePageProps = {
   direction?: string
   /** True to show the specimen page of the style guide in place of the page. */
   specimen?: boolean
+  /** True to follow what is kept alone, and not what is only tried. */
+  still?: boolean
   /** A CSS filter over the page, as a simulation of colour vision. */
   filter?: string | undefined
   /** Language of the words; the site's first, if none is named. */
@@ -46,6 +48,7 @@ export function LivePage({
   look = 'finished',
   direction,
   specimen = false,
+  still = false,
   filter,
   language: asked,
   marked,
@@ -157,7 +160,7 @@ export function LivePage({
           srcDoc={VIEW_DOCUMENT}
           sandbox="allow-same-origin"
           tabIndex={-1}
-          data-direction={shownAs}
+          {...(still ? {} : { 'data-direction': shownAs })}
           className="absolute left-0 top-0 origin-top-left border-0"
           style={{ width, height, transform: `scale(${scale})`, ...(filter ? { filter } : {}) }}
         />

@@ -1,8 +1,5 @@
 import { Trash2 } from 'lucide-react'
-import { useEffect, useState } from 'react'
 import { HexColorInput } from 'react-colorful'
-import { contrast } from '#core/colour/contrast'
-import { hexOfOklch, intoSrgb, inSrgb, mostChroma, type Oklch, oklchOf } from '#core/colour/oklch'
 import type { ColourUse } from '#core/colour/uses'
 import { USE_WORDS } from '#core/colour/uses'
 import { replaceRole } from '#core/colour/replace-role'
@@ -13,31 +10,13 @@ import { useCompose } from '../compose/context'
 import { editAll } from '../compose/store'
 import { IconButton } from '../ui/button'
 import { Choice } from '../ui/choice'
-import { NumberField } from '../ui/number-field'
+import { ColourAxes } from './colour-axes'
 import { ColourSources } from './colour-sources'
 import { Named, Toggle } from './part'
 import { useShown } from './shown'
 import { useGuide } from './use-guide'
 
 type Role = StyleGuide['colours'][number]
-type Axis = 'l' | 'c' | 'h'
-
-const AXES: { axis: Axis; label: string; most: number; step: number; places: number }[] = [
-  { axis: 'l', label: 'Lightness', most: 1, step: 0.005, places: 3 },
-  { axis: 'c', label: 'Chroma', most: 0.37, step: 0.002, places: 3 },
-  { axis: 'h', label: 'Hue', most: 360, step: 1, places: 0 },
-]
-const STOPS = 24
-
-/** The colours along one slider; what sRGB has not is shown hatched, as nothing. */
-function track(colour: Oklch, axis: Axis, most: number): string {
-  const stops = Array.from({ length: STOPS + 1 }, (_, i) => {
-    const one = { ...colour, [axis]: (most * i) / STOPS }
-    return `${inSrgb(one) ? hexOfOklch(one) : 'transparent'} ${(100 * i) / STOPS}%`
-  })
-  return `linear-gradient(to right, ${stops.join(', ')}), repeating-linear-gradient(135deg, #cdd8c6 0 2px, #f4f7f1 2px 5px)`
-}
-
 const percent = (share: number) => (share < 0.001 ? 'less than 0.1%' : `${(share * 100).toFixed(share < 0.1 ? 1 : 0)}%`)
 
 type EditorProps = { role: Role; fixed: boolean; uses: ColourUse[]; onRenamed: (role: string | null) => void }
@@ -47,20 +26,9 @@ export function ColourEditor({ role, fixed, uses, onRenamed }: EditorProps) {
   const store = useCompose()
   const { guide, site, set, attempt, forget } = useGuide()
   const { show, measured } = useShown()
-  const [draft, setDraft] = useState<Oklch | null>(null)
-  const wanted = draft ?? oklchOf(role.hex)
-  const { colour, mapped } = intoSrgb(wanted)
-  const hex = draft ? hexOfOklch(draft) : role.hex.toUpperCase()
   const withHex = (next: string) => guide.colours.map((one) => (one.role === role.role ? { ...one, hex: next } : one))
   const ground = guide.colours.find((one) => one.role === 'ground')?.hex ?? '#FFFFFF'
-  useEffect(() => setDraft(null), [role.hex])
-
-  const tryColour = (next: Oklch) => {
-    setDraft(next)
-    attempt({ ...guide, colours: withHex(hexOfOklch(next)) })
-  }
   const keep = (next: string) => {
-    setDraft(null)
     if (next.toUpperCase() === role.hex.toUpperCase()) forget()
     else set('colours', withHex(next.toUpperCase()))
   }
@@ -76,55 +44,21 @@ export function ColourEditor({ role, fixed, uses, onRenamed }: EditorProps) {
   })
   return (
     <div className="mt-3 border border-line-strong bg-field p-3" data-editor={role.role}>
-      <div className="grid grid-cols-[88px_1fr] gap-4">
-        <div>
-          <span className="block h-[66px] border border-line-strong" style={{ background: hex }} />
-          <p className="figure mt-1 text-muted">{contrast(hex, ground).toFixed(1)} : 1</p>
-          <p className="text-label text-ink-2">on the ground</p>
-        </div>
-        <div className="space-y-1.5">
-          {AXES.map(({ axis, label, most, step, places }) => (
-            <div key={axis} className="grid grid-cols-[66px_1fr_66px] items-center gap-2">
-              <span className="text-label text-ink-2">{label}</span>
-              <input
-                type="range"
-                aria-label={`${label} of ${role.role}`}
-                min={0}
-                max={most}
-                step={step}
-                value={wanted[axis]}
-                disabled={fixed}
-                className="slider h-4"
-                style={{ background: track(colour, axis, most) }}
-                onChange={(event) => tryColour({ ...wanted, [axis]: Number(event.target.value) })}
-                onPointerUp={() => draft && keep(hexOfOklch(draft))}
-                onKeyUp={() => draft && keep(hexOfOklch(draft))}
-                onBlur={() => draft && keep(hexOfOklch(draft))}
-              />
-              <NumberField
-                label={`${label}, figure`}
-                value={Number(wanted[axis].toFixed(places))}
-                least={0}
-                most={axis === 'c' ? 0.5 : most}
-                step={step}
-                onChange={(value) => !fixed && keep(hexOfOklch({ ...wanted, [axis]: value }))}
-              />
-            </div>
-          ))}
-          <p className={`text-label ${mapped ? 'text-rust' : 'text-ink-2'}`}>
-            {mapped
-              ? `Chroma ${wanted.c.toFixed(3)} is outside sRGB at this lightness and hue; it is shown with ${colour.c.toFixed(3)}.`
-              : `Inside sRGB; chroma goes up to ${mostChroma(wanted.l, wanted.h).toFixed(3)} here.`}
-          </p>
-        </div>
-      </div>
+      <ColourAxes
+        role={role.role}
+        hex={role.hex}
+        ground={ground}
+        fixed={fixed}
+        onTry={(next) => attempt({ ...guide, colours: withHex(next) })}
+        onKeep={keep}
+      />
       <div className="mt-3 flex flex-wrap items-end gap-2">
         <Named label="Hex">
           <HexColorInput
             aria-label={`Hex of ${role.role}`}
             prefixed
             disabled={fixed}
-            color={hex}
+            color={role.hex.toUpperCase()}
             className="figure h-[26px] w-[88px] rounded-2 border border-line-strong px-2 disabled:text-muted"
             onChange={(next) => next.length === 7 && keep(next)}
           />

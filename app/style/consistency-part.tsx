@@ -14,7 +14,7 @@ const WIDTH = 600
 const HEIGHT = 58
 const NAMES: Record<ValueKind, string> = { colour: 'Colours', size: 'Sizes', space: 'Spaces', corner: 'Corners', face: 'Faces' }
 
-const useCount = ({ uses }: Distinct) => `${uses.length} ${uses.length === 1 ? 'use' : 'uses'}`
+const countOf = ({ uses }: Distinct) => `${uses.length} ${uses.length === 1 ? 'use' : 'uses'}`
 
 /** Every distinct value on the site, how often and where, and what of it could be one. */
 export function ConsistencyPart({ number }: { number: number }) {
@@ -68,12 +68,12 @@ function Strip({ kind, values }: { kind: ValueKind; values: Distinct[] }) {
             strokeWidth={chosen === one.text ? 3 : 1}
             role="button"
             tabIndex={0}
-            aria-label={`${one.text}, ${useCount(one)}`}
+            aria-label={`${one.text}, ${countOf(one)}`}
             className="cursor-pointer"
             onClick={() => setChosen(chosen === one.text ? null : one.text)}
             onKeyDown={(event) => event.key === 'Enter' && setChosen(chosen === one.text ? null : one.text)}
           >
-            <title>{`${one.text}, ${useCount(one)}`}</title>
+            <title>{`${one.text}, ${countOf(one)}`}</title>
           </circle>
         ))}
       </svg>
@@ -92,7 +92,7 @@ function Uses({ kind, value, values, onMerged }: { kind: ValueKind; value: Disti
   return (
     <div className="mt-1 flex items-center gap-2 text-label text-ink-2">
       <span className="min-w-0 flex-1">
-        <span className="figure text-ink">{value.text}</span>, {useCount(value)}, as {properties.join(', ')}.{' '}
+        <span className="figure text-ink">{value.text}</span>, {countOf(value)}, as {properties.join(', ')}.{' '}
         <button type="button" className="underline decoration-dotted underline-offset-2" onClick={() => show(value.uses[0]!.block)}>
           Show the first
         </button>

@@ -94,6 +94,7 @@ export function Measures({ site, page, onMeasured }: { site: Site; page: Page; o
             width={width}
             direction={direction}
             full
+            still
             label={`The page at ${width} px, measured`}
             onShown={(frame) => {
               const { types, cover } = measured.current

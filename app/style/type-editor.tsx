@@ -85,7 +85,7 @@ export function TypeEditor({ type }: { type: TypeRole }) {
       <Named label="Leading" className="w-[64px]">
         <NumberField
           label="Leading of the role"
-          placeholder={leadingOf(guide, {}, pxAt(size, site.views[0]!) ?? 16).toFixed(2)}
+          placeholder={leadingOf(guide, { role: type.role }, pxAt(size, site.views[0]!) ?? 16).toFixed(2)}
           value={type.leading ?? null}
           least={0.7}
           most={3}

@@ -1,19 +1,21 @@
 import type { StyleGuide, TypeRole } from '#core/site/style-guide'
 import { lengthToCss } from '#core/style/css-values'
 import type { Declaration } from '#core/style/property'
-import { leadingCssOf, sizeOf } from '#core/type/roles'
+import { leadingToCss } from '#core/type/leading'
+import { bodyLeading, sizeOf } from '#core/type/roles'
 
 /** The custom property of a type role's size. */
 export const sizeProperty = (role: string): string => `--size-${role}`
 
-/** The custom property of the leading that roles without one of their own have. */
-export const LEADING_PROPERTY = '--leading'
+/** The leading that roles without one of their own have; that of the body is one figure, since it is handed down. */
+const leadingOf = ({ role, leading }: TypeRole): string =>
+  leading === undefined ? `var(${role === 'body' ? '--leading-body' : '--leading'})` : String(leading)
 
 /** How words of a type role are set. */
 export const typeDeclarations = (type: TypeRole): Declaration[] => [
   [
     'font',
-    `${type.italic ? 'italic ' : ''}${type.weight} var(${sizeProperty(type.role)}) / ${type.leading ?? `var(${LEADING_PROPERTY})`} var(--face-${type.face})`,
+    `${type.italic ? 'italic ' : ''}${type.weight} var(${sizeProperty(type.role)}) / ${leadingOf(type)} var(--face-${type.face})`,
   ],
   ...(type.tracking === 0 ? [] : [['letter-spacing', `${type.tracking}em`] as const]),
   ...(type.lines && type.lines !== 'wrap' ? [['text-wrap', type.lines] as const] : []),
@@ -26,5 +28,6 @@ export const typeDeclarations = (type: TypeRole): Declaration[] => [
 /** The sizes of the type roles, and the common leading, as custom properties. */
 export const typeTokens = (guide: StyleGuide): Declaration[] => [
   ...guide.types.map((type): Declaration => [sizeProperty(type.role), lengthToCss(sizeOf(guide, type))]),
-  [LEADING_PROPERTY, leadingCssOf(guide, {})],
+  ['--leading', leadingToCss(guide.leading)],
+  ['--leading-body', String(bodyLeading(guide))],
 ]

@@ -1,6 +1,6 @@
 import type { StyleGuide, TypeRole } from '#core/site/style-guide'
 import type { Length } from '#core/style/values'
-import { leadingAt, leadingToCss } from './leading'
+import { leadingAt } from './leading'
 import { stepFluid } from './scale'
 
 /** A type role with its size worked out: a step of the scale becomes a fluid size. */
@@ -16,10 +16,16 @@ export function typeOf(guide: StyleGuide, role: string): TypeSet | undefined {
   return found && { ...found, size: sizeOf(guide, found) }
 }
 
-/** The `line-height` of a type role: its own figure, or what the guide's leading gives for any size. */
-export const leadingCssOf = (guide: Pick<StyleGuide, 'leading'>, { leading }: Pick<TypeRole, 'leading'>): string =>
-  leading === undefined ? leadingToCss(guide.leading) : String(leading)
+/**
+ * Leading of running text, as one multiple for all widths: it is handed down to words that are set larger or smaller
+ * inside it, which a height in em of the page's own size would not suit.
+ */
+export const bodyLeading = (guide: Pick<StyleGuide, 'leading' | 'scale'>): number =>
+  Math.round(leadingAt(guide.leading, guide.scale.base.wide) * 100) / 100
 
-/** Leading of a type role at a size in px, as a multiple of it. */
-export const leadingOf = (guide: Pick<StyleGuide, 'leading'>, { leading }: Pick<TypeRole, 'leading'>, px: number): number =>
-  leading ?? leadingAt(guide.leading, px)
+/** Leading of a type role at a size in px, as a multiple of it: its own figure, or that of the guide. */
+export const leadingOf = (
+  guide: Pick<StyleGuide, 'leading' | 'scale'>,
+  { role, leading }: Pick<TypeRole, 'role' | 'leading'>,
+  px: number,
+): number => leading ?? (role === 'body' ? bodyLeading(guide) : leadingAt(guide.leading, px))

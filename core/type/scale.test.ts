@@ -50,8 +50,10 @@ describe('leading', () => {
   })
 
   test('of a role is its own figure, where it has one', () => {
-    expect(leadingOf(DEFAULT_GUIDE, { leading: 1.2 }, 50)).toBe(1.2)
-    expect(leadingOf(DEFAULT_GUIDE, {}, 16)).toBeCloseTo(1.6, 6)
+    expect(leadingOf(DEFAULT_GUIDE, { role: 'button', leading: 1.2 }, 50)).toBe(1.2)
+    expect(leadingOf(DEFAULT_GUIDE, { role: 'lead' }, 16)).toBeCloseTo(1.6, 6)
+    // Running text hands its leading down, so it has one figure for all sizes.
+    expect(leadingOf(DEFAULT_GUIDE, { role: 'body' }, 16)).toBe(leadingOf(DEFAULT_GUIDE, { role: 'body' }, 40))
     expect(typeOf(DEFAULT_GUIDE, 'nothing')).toBeUndefined()
   })
 })
