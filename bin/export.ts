@@ -34,13 +34,18 @@ async function main(args: string[]): Promise<number> {
   }
   const { site, pictures, fonts } = readSiteFile(new Uint8Array(readFileSync(file)))
   const original = originals(resolve(file), pictures)
-  const { files, missing } = await exportFiles(site, minify ? 'minified' : 'readable', async (picture, width) => {
-    const bytes = original(picture)
-    if (!bytes || width === null) return bytes
-    return new Uint8Array(
-      await sharp(bytes).rotate().resize({ width, withoutEnlargement: true }).webp({ quality: 78, effort: 3 }).toBuffer(),
-    )
-  }, async (name) => fonts.get(name.split('.')[0]!) ?? (await readFont(name, dirname(resolve(file)))))
+  const { files, missing } = await exportFiles(
+    site,
+    minify ? 'minified' : 'readable',
+    async (picture, width) => {
+      const bytes = original(picture)
+      if (!bytes || width === null) return bytes
+      return new Uint8Array(
+        await sharp(bytes).rotate().resize({ width, withoutEnlargement: true }).webp({ quality: 78, effort: 3 }).toBuffer(),
+      )
+    },
+    async (name) => fonts.get(name.split('.')[0]!) ?? (await readFont(name, dirname(resolve(file)))),
+  )
   for (const { file: name, bytes } of files) {
     const path = join(folder, name)
     mkdirSync(dirname(path), { recursive: true })

@@ -116,8 +116,53 @@ const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
     },
   ],
   [
+    'style',
+    async (page) => {
+      await step(page, 'Style')
+      await page.frameLocator('section [data-live] iframe').first().locator('h1').waitFor()
+      await page.locator('[data-role=link]').click()
+      await page
+        .getByText(/Its fills cover|Not used|On this page/)
+        .first()
+        .waitFor()
+    },
+  ],
+  [
+    'contrast',
+    async (page) => {
+      // A paler ink, to show what is offered for pairs that fall short.
+      await page.locator('[data-role=ink-soft]').click()
+      await page.getByRole('textbox', { name: 'Hex of ink-soft', exact: true }).fill('9a9db0')
+      await page.locator('[data-short]').first().waitFor()
+      await page.locator('[data-role=ink-soft]').click()
+      await page.getByRole('link', { name: 'Contrast' }).click()
+      await page.locator('[data-pair="ink-soft panel"]').click()
+      await page.getByRole('button', { name: 'deuteranopia' }).click()
+    },
+  ],
+  [
+    'consistency',
+    async (page) => {
+      await page.getByRole('button', { name: 'all colours' }).click()
+      await page.getByRole('button', { name: 'Undo colour roles' }).click()
+      await page.getByRole('button', { name: 'All widths' }).click()
+      await page.getByRole('link', { name: 'Consistency' }).click()
+      await page.locator('[data-strip=space] [role=button]').last().click()
+    },
+  ],
+  [
+    'directions',
+    async (page) => {
+      await page.getByRole('button', { name: 'Side by side' }).click()
+      await page.locator('[data-compared] iframe').last().waitFor()
+      await page.frameLocator('[data-compared=Logbook] iframe').locator('h1').waitFor()
+    },
+  ],
+  [
     'play',
     async (page) => {
+      await step(page, 'Compose')
+      await composed(page)
       await page.getByRole('link', { name: 'Play page' }).click()
       await page.getByRole('group', { name: 'Widths of the views' }).getByRole('button', { name: '768' }).click()
       await page.frameLocator('iframe').locator('h1').waitFor()

@@ -55,7 +55,7 @@ export function Guide() {
           </a>
         ))}
       </nav>
-      <div className="min-h-0 flex-1 overflow-y-auto" tabIndex={0} role="region" aria-label="Style guide" data-guide>
+      <div className="relative min-h-0 flex-1 overflow-y-auto" tabIndex={0} role="region" aria-label="Style guide" data-guide>
         {PARTS.map((Part, index) => (
           <Part key={NAMES[index]![1]} number={index + 1} />
         ))}

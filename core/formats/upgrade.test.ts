@@ -56,7 +56,7 @@ describe('a file of version 2', () => {
   })
 })
 
-test('a broken file of version 1 is refused as any other, with what is wrong and where', () => {
+test('a broken file of version 1 is refused like the others, with what is wrong and where', () => {
   expect(() => checkSite({ ...first(), pages: 'none' })).toThrow(/broken at "pages"/)
   expect(() => checkSite({ ...first(), guide: 'none' })).toThrow(/broken at "guide"/)
   expect(() => checkSite({ ...first(), version: 4 })).toThrow(/version 4, from a newer Yarrowfinch/)
