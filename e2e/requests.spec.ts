@@ -35,6 +35,49 @@ test('bad requests get a sentence and a status of 4xx, and change nothing', asyn
       /wrong shape \(at "values\.opacity"\)/,
     ],
     [
+      'a guide with a colour that is none',
+      request.post(edits, {
+        data: { base: 0, edits: [{ key: 'a', edit: { kind: 'guide', part: 'colours', value: [{ role: 'ink', hex: 'red' }] } }] },
+      }),
+      422,
+      /wrong shape .*#RRGGBB/,
+    ],
+    [
+      'a scale that runs backwards',
+      request.post(edits, {
+        data: {
+          base: 0,
+          edits: [
+            {
+              key: 'a',
+              edit: {
+                kind: 'guide',
+                part: 'scale',
+                value: { base: { narrow: 16, wide: 17 }, ratio: { narrow: 1.2, wide: 1.3 }, at: { narrow: 1360, wide: 375 } },
+              },
+            },
+          ],
+        },
+      }),
+      422,
+      /two different widths/,
+    ],
+    [
+      'a font that is none',
+      request.post(`${app.url}/sites/${id}/fonts`, {
+        multipart: { font: { name: 'own.woff2', mimeType: 'font/woff2', buffer: Buffer.from('no font') } },
+      }),
+      422,
+      /"own\.woff2" is not a WOFF2, TTF or OTF font/,
+    ],
+    ['no font at all', request.post(`${app.url}/sites/${id}/fonts`, { multipart: { other: 'x' } }), 422, /holds no font/],
+    [
+      'a direction that is not there',
+      request.get(`${app.url}/sites/${id}/pages/autumn/style-sheet?direction=nowhere`),
+      404,
+      /no such direction/,
+    ],
+    [
       'a property that does not exist',
       request.post(edits, {
         data: {

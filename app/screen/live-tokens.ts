@@ -3,8 +3,8 @@ import type { Site } from '#core/site/schema'
 
 /** The roots of all live pages that show a direction. */
 function* rootsOf(direction: string): Generator<HTMLElement> {
-  for (const frame of document.querySelectorAll<HTMLIFrameElement>(`iframe[data-direction="${CSS.escape(direction)}"]`)) {
-    const root = frame.contentDocument?.documentElement
+  for (const frame of document.querySelectorAll<HTMLIFrameElement>('iframe[data-direction]')) {
+    const root = frame.dataset.direction === direction ? frame.contentDocument?.documentElement : undefined
     if (root) yield root
   }
 }

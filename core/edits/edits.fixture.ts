@@ -16,7 +16,7 @@ export type Choice = { kind: number; a: number; b: number; c: number; seed: numb
 
 export const choices = fc.array(
   fc.record({
-    kind: fc.integer({ min: 0, max: 8 }),
+    kind: fc.integer({ min: 0, max: 13 }),
     a: fc.nat(),
     b: fc.nat(),
     c: fc.nat(),
@@ -36,6 +36,8 @@ const STYLES: StyleValues[] = [
 ]
 
 const pick = <T>(list: readonly T[], n: number): T => list[n % list.length]!
+
+const hexOf = (n: number) => `#${(n % 0xffffff).toString(16).padStart(6, '0').toUpperCase()}`
 
 /** The edit that a choice comes to on a site. It may be one that the site refuses. */
 export function editOf({ kind, a, b, c, seed }: Choice, site: Site): Edit {
@@ -84,6 +86,25 @@ export function editOf({ kind, a, b, c, seed }: Choice, site: Site): Edit {
         parent: containers.length > 0 ? pick(containers, b).id : page.id,
         index: c % 6,
       }
+    case 8:
+      return {
+        kind: 'guide',
+        part: 'colours',
+        value: site.guide.colours.map((one, i) => (i === a % site.guide.colours.length ? { ...one, hex: hexOf(seed) } : one)),
+        ...(b % 2 === 0 ? { direction: pick(site.directions, c).id } : {}),
+      }
+    case 9:
+      return { kind: 'direction-current', direction: pick(site.directions, a).id }
+    case 10:
+      return { kind: 'style', block: block.id, direction: pick(site.directions, c).id, scope, values: pick(STYLES, b) }
+    case 11:
+      return {
+        kind: 'direction-add',
+        index: b % 4,
+        direction: { id: makeId(), name: `Try ${c}`, note: '', mood: [], guide: site.guide, restyled: {} },
+      }
+    case 12:
+      return { kind: 'direction-remove', direction: pick(site.directions, a).id }
     default:
       return { kind: 'site', field: 'views', value: [320 + (a % 900), 300 + (b % 900)] }
   }

@@ -1,0 +1,53 @@
+import { describe, expect, test } from 'vitest'
+import { withColour } from '#core/colour/repairs'
+import { demoSite } from '#core/edits/edits.fixture'
+import { applyEdit, type Edit } from '#core/edits/index'
+import { newSite } from '#core/site/defaults'
+import type { Site } from '#core/site/schema'
+import { walkPage } from '#core/site/tree'
+import { isComposed, stepsOf } from './steps'
+
+const site = demoSite()
+const stepsFor = (of: Site, exported = false) => stepsOf({ siteId: 's', site: of, page: of.pages[0]!, exported })
+const done = (of: Site) => stepsFor(of).flatMap((one) => (one.complete ? [one.name] : []))
+const after = (...edits: Edit[]) => edits.reduce((now: Site, edit) => applyEdit(now, edit).site, site)
+
+describe('the path of the work', () => {
+  test('has each step at its address, with what completes it', () => {
+    const steps = stepsFor(site)
+    expect(steps.map((one) => one.name)).toEqual(['Brief', 'Copy', 'References', 'Compose', 'Style', 'Deliver'])
+    expect(steps.map((one) => one.to)).toEqual(steps.map((one) => `/sites/s/pages/autumn/${one.name.toLowerCase()}`))
+    expect(steps.every((one) => one.what.startsWith('Complete when'))).toBe(true)
+  })
+
+  test('is complete in the demo but for what has not been exported', () => {
+    expect(done(site)).toEqual(['Brief', 'Copy', 'References', 'Compose', 'Style'])
+    expect(stepsFor(site, true).at(-1)!.complete).toBe(true)
+  })
+
+  test('has nothing done on a new site', () => {
+    let n = 0
+    expect(done(newSite('New', () => `id${n++}`))).toEqual([])
+  })
+
+  test('asks for contrast and for rules to be kept in Style', () => {
+    expect(done({ ...site, guide: withColour(site.guide, 'ink-soft', '#C0C0C0') })).not.toContain('Style')
+    const heading = [...walkPage(site.pages[0]!)].find((block) => block.kind === 'heading')!
+    expect(done(after({ kind: 'style', block: heading.id, scope: 'base', values: { ink: { role: 'accent' } } }))).not.toContain(
+      'Style',
+    )
+  })
+
+  test('asks for words and pictures in Compose, and for the three answers in Brief', () => {
+    const picture = [...walkPage(site.pages[0]!)].find((block) => block.kind === 'picture')!
+    const bare = after({ kind: 'field', block: picture.id, field: 'picture', value: null })
+    expect(done(bare)).not.toContain('Compose')
+    expect(isComposed(bare.pages[0]!, 'en')).toBe(false)
+    expect(done(after({ kind: 'brief', page: 'autumn', values: { why: '' } }))).not.toContain('Brief')
+  })
+
+  test('asks for a picture and a colour in References', () => {
+    const colours = site.board.filter((one) => one.kind === 'colour').map((one) => one.id)
+    expect(done(after({ kind: 'list', list: 'board', drop: colours, put: [] }))).not.toContain('References')
+  })
+})
