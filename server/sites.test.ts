@@ -8,6 +8,7 @@ import { pictureFile, writeSiteZip } from '#core/formats/site-zip'
 import { writeSite } from '#core/formats/site-json'
 import { findBlock, walkPage } from '#core/site/tree'
 import { databaseFile, openStore, type Store } from './database'
+import { storeFont } from './fonts'
 import { exportSiteFile, importSite } from './site-files'
 import { createSite, editsSince, forgetDeleted, getSite, listSites, MissingError, saveEdits, setDeleted } from './sites'
 
@@ -102,6 +103,22 @@ describe('sites', () => {
     expect(getSite(store, id).site).toEqual(site)
     const again = await importSite(store, await exportSiteFile(store, getSite(store, id).site))
     expect(getSite(store, again).site).toEqual(site)
+  })
+
+  test('a file with a font of its own brings it along, and one without it is refused', async () => {
+    const kept = await storeFont(
+      store,
+      readFileSync('node_modules/@fontsource-variable/karla/files/karla-latin-wght-normal.woff2'),
+      'karla.woff2',
+    )
+    const withFont = { ...site, pictures: [], fonts: [{ ...kept, id: 'f1', licence: 'Open' }] }
+    const id = await importSite(store, await exportSiteFile(store, withFont))
+    expect(getSite(store, id).site.fonts).toEqual(withFont.fonts)
+    await expect(importSite(store, writeSiteZip({ site: withFont, pictures: new Map() }))).rejects.toThrow(/lacks its font "Karla/)
+    const damaged = new Map([[kept.hash, new Uint8Array([1, 2, 3])]])
+    await expect(importSite(store, writeSiteZip({ site: withFont, pictures: new Map(), fonts: damaged }))).rejects.toThrow(
+      /not a WOFF2/,
+    )
   })
 
   test('a file without its pictures, or with others in their place, is refused and adds nothing', async () => {

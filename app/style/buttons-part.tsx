@@ -6,12 +6,9 @@ import { stateHex } from '#core/render/look-rules'
 import type { ButtonKind, State, StateLook } from '#core/site/looks'
 import { walkPage } from '#core/site/tree'
 import { plainText } from '#core/site/words'
-import { ColourField } from '../compose/tray/colour-field'
-import { LengthField } from '../compose/tray/length-field'
 import { Finding } from '../compose/tray/row'
 import { Button, IconButton } from '../ui/button'
-import { Choice } from '../ui/choice'
-import { NumberField } from '../ui/number-field'
+import { ChoiceIn, ColourIn, LengthIn, NumberIn } from './fields'
 import { freeName } from './colour-part'
 import { IconChoice } from './icon-choice'
 import { Named, Part } from './part'
@@ -77,35 +74,36 @@ function KindEditor({ button, state, onGone }: { button: ButtonKind; state: Stat
       />
       <StateFinding button={button} state={state} />
       <div className="mt-2 flex flex-wrap gap-2 border-t border-line pt-2">
-        <Named label="Type role" className="w-[104px]">
-          <Choice
-            className="flex-1"
-            label="Type role of the button"
-            value={button.type}
-            options={guide.types.map((one) => ({ value: one.role, label: one.role.replace('-', ' ') }))}
-            onChange={(type) => change({ type })}
-          />
-        </Named>
+        <ChoiceIn
+          label="Type role"
+          name="Type role of the button"
+          width="w-[104px]"
+
+          value={button.type}
+          options={guide.types.map((one) => ({ value: one.role, label: one.role.replace('-', ' ') }))}
+          onChange={(type) => change({ type })}
+        />
         <BoxFields box={button} onChange={change} />
-        <Named label="Hit, least" className="w-[72px]">
-          <NumberField
-            label="Least height that can be hit"
-            unit="px"
-            value={button.hit}
-            least={24}
-            most={120}
-            onChange={(hit) => change({ hit })}
-          />
-        </Named>
-        <Named label="Underline" className="w-[92px]">
-          <Choice
-            className="flex-1"
-            label="Underline of the button"
-            value={button.underline ?? 'never'}
-            options={UNDERLINES}
-            onChange={(underline) => change({ underline: underline === 'never' ? undefined : underline })}
-          />
-        </Named>
+        <NumberIn
+          label="Hit, least"
+          name="Least height that can be hit"
+          width="w-[72px]"
+
+          unit="px"
+          value={button.hit}
+          least={24}
+          most={120}
+          onChange={(hit) => change({ hit })}
+        />
+        <ChoiceIn
+          label="Underline"
+          name="Underline of the button"
+          width="w-[92px]"
+
+          value={button.underline ?? 'never'}
+          options={UNDERLINES}
+          onChange={(underline) => change({ underline: underline === 'never' ? undefined : underline })}
+        />
         <Named label="Icon">
           <IconChoice icon={button.icon} onChange={(icon) => change({ icon })} />
         </Named>
@@ -138,9 +136,13 @@ export function StateFields({ look, name, withRing = false, onChange }: StateFie
     onChange(value === null || value === undefined ? rest : ({ ...rest, [part]: value } as StateLook), gesture)
   }
   const colour = (part: 'fill' | 'ink' | 'edge' | 'ring', label: string) => (
-    <Named label={label} className="w-[122px]">
-      <ColourField label={`${label} of ${name}`} value={look[part]} onChange={(value, gesture) => put(part, value, gesture)} />
-    </Named>
+    <ColourIn
+      label={label}
+      name={`${label} of ${name}`}
+      width="w-[122px]"
+      value={look[part]}
+      onChange={(value, gesture) => put(part, value, gesture)}
+    />
   )
   return (
     <div className="flex flex-wrap gap-2">
@@ -149,18 +151,19 @@ export function StateFields({ look, name, withRing = false, onChange }: StateFie
       {colour('edge', 'Edge')}
       {withRing && colour('ring', 'Ring')}
       {withRing && (
-        <Named label="Opacity" className="w-[72px]">
-          <NumberField
-            label={`Opacity of ${name}`}
-            unit="%"
-            placeholder="100"
-            value={look.opacity === undefined ? null : Math.round(look.opacity * 100)}
-            least={0}
-            most={100}
-            onClear={() => put('opacity', null)}
-            onChange={(value) => put('opacity', value / 100)}
-          />
-        </Named>
+        <NumberIn
+          label="Opacity"
+          name={`Opacity of ${name}`}
+          width="w-[72px]"
+
+          unit="%"
+          placeholder="100"
+          value={look.opacity === undefined ? null : Math.round(look.opacity * 100)}
+          least={0}
+          most={100}
+          onClear={() => put('opacity', null)}
+          onChange={(value) => put('opacity', value / 100)}
+        />
       )}
     </div>
   )
@@ -172,45 +175,46 @@ type Box = Pick<ButtonKind, 'edgeWidth' | 'corner' | 'paddingBlock' | 'paddingIn
 export function BoxFields({ box, onChange }: { box: Box; onChange: (values: Partial<Box>) => void }) {
   return (
     <>
-      <Named label="Edge" className="w-[64px]">
-        <NumberField
-          label="Width of the edge"
-          unit="px"
-          value={box.edgeWidth}
-          least={0}
-          most={12}
-          step={0.5}
-          onChange={(edgeWidth) => onChange({ edgeWidth })}
-        />
-      </Named>
-      <Named label="Corners" className="w-[92px]">
-        <LengthField
-          label="Corners"
-          tokens="corners"
-          fluid={false}
-          units={['px', 'rem', '%']}
-          value={box.corner}
-          onChange={(corner) => corner && onChange({ corner })}
-        />
-      </Named>
-      <Named label="Padding, down" className="w-[92px]">
-        <LengthField
-          label="Padding, down"
-          tokens="spaces"
-          units={['px', 'rem', 'em']}
-          value={box.paddingBlock}
-          onChange={(paddingBlock) => paddingBlock && onChange({ paddingBlock })}
-        />
-      </Named>
-      <Named label="Padding, across" className="w-[92px]">
-        <LengthField
-          label="Padding, across"
-          tokens="spaces"
-          units={['px', 'rem', 'em']}
-          value={box.paddingInline}
-          onChange={(paddingInline) => paddingInline && onChange({ paddingInline })}
-        />
-      </Named>
+      <NumberIn
+        label="Edge"
+        name="Width of the edge"
+        width="w-[64px]"
+
+        unit="px"
+        value={box.edgeWidth}
+        least={0}
+        most={12}
+        step={0.5}
+        onChange={(edgeWidth) => onChange({ edgeWidth })}
+      />
+      <LengthIn
+        label="Corners"
+        width="w-[92px]"
+
+        tokens="corners"
+        fluid={false}
+        units={['px', 'rem', '%']}
+        value={box.corner}
+        onChange={(corner) => corner && onChange({ corner })}
+      />
+      <LengthIn
+        label="Padding, down"
+        width="w-[92px]"
+
+        tokens="spaces"
+        units={['px', 'rem', 'em']}
+        value={box.paddingBlock}
+        onChange={(paddingBlock) => paddingBlock && onChange({ paddingBlock })}
+      />
+      <LengthIn
+        label="Padding, across"
+        width="w-[92px]"
+
+        tokens="spaces"
+        units={['px', 'rem', 'em']}
+        value={box.paddingInline}
+        onChange={(paddingInline) => paddingInline && onChange({ paddingInline })}
+      />
     </>
   )
 }

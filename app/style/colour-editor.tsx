@@ -9,7 +9,7 @@ import { nameSchema } from '#core/style/values'
 import { useCompose } from '../compose/context'
 import { editAll } from '../compose/store'
 import { IconButton } from '../ui/button'
-import { Choice } from '../ui/choice'
+import { ChoiceIn } from './fields'
 import { ColourAxes } from './colour-axes'
 import { ColourSources } from './colour-sources'
 import { Named, Toggle } from './part'
@@ -130,15 +130,15 @@ function Remove({ role, used, onRemoved }: { role: string; used: number; onRemov
       </IconButton>
     )
   return (
-    <Named label="Give way to" className="ml-auto w-[110px]">
-      <Choice
-        className="w-full"
-        label={`Role in place of ${role}`}
-        placeholder="…"
-        value={null}
-        options={others.map((one) => ({ value: one.role, label: one.role, note: one.hex }))}
-        onChange={(to) => editAll(store, `${to} in place of ${role}`, replaceRole(site, role, to)) && onRemoved()}
-      />
-    </Named>
+    <ChoiceIn
+      label="Give way to"
+      name={`Role in place of ${role}`}
+      width="ml-auto w-[110px]"
+
+      placeholder="…"
+      value={null}
+      options={others.map((one) => ({ value: one.role, label: one.role, note: one.hex }))}
+      onChange={(to) => editAll(store, `${to} in place of ${role}`, replaceRole(site, role, to)) && onRemoved()}
+    />
   )
 }

@@ -108,17 +108,19 @@ function Paste() {
   const { colours, unread } = readColourList(text)
   const add = () => {
     let next = [...guide.colours]
+    const named = new Set<string>()
     for (const { name, hex } of colours) {
-      const wanted = name && nameSchema.safeParse(name).success ? name : undefined
-      if (wanted && next.some((one) => one.role === wanted)) next = next.map((one) => (one.role === wanted ? { ...one, hex } : one))
+      const wanted = name && nameSchema.safeParse(name).success ? name : 'pasted'
+      // The first colour under the name of a role is that role's; further ones are roles of their own.
+      const isThere = wanted !== 'pasted' && !named.has(wanted) && next.some((one) => one.role === wanted)
+      named.add(wanted)
+      if (isThere) next = next.map((one) => (one.role === wanted ? { ...one, hex } : one))
       else
         next.push({
-          role:
-            wanted ??
-            freeName(
-              'pasted',
-              next.map((one) => one.role),
-            ),
+          role: freeName(
+            wanted,
+            next.map((one) => one.role),
+          ),
           hex,
         })
     }

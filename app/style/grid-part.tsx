@@ -6,7 +6,8 @@ import { useCompose, useComposeState } from '../compose/context'
 import { edit } from '../compose/store'
 import { Button } from '../ui/button'
 import { NumberField } from '../ui/number-field'
-import { Heading, Named, Part } from './part'
+import { NumberIn } from './fields'
+import { Heading, Part } from './part'
 
 type Measure = 'columns' | 'gutter' | 'margin' | 'container'
 const MEASURES: { name: Measure; label: string; least: number; most: number; unit: string }[] = [
@@ -102,12 +103,27 @@ function Solver({ onTake }: { onTake: (grid: WholeGrid) => void }) {
     <>
       <Heading>Whole px</Heading>
       <div className="flex items-end gap-2">
-        <Named label="Columns" className="w-[64px]">
-          <NumberField label="Columns to solve for" value={columns} least={1} most={24} whole onChange={setColumns} />
-        </Named>
-        <Named label="In at most" className="w-[90px]">
-          <NumberField label="Greatest width" unit="px" value={most} least={200} most={4000} whole onChange={setMost} />
-        </Named>
+        <NumberIn
+          label="Columns"
+          name="Columns to solve for"
+          width="w-[64px]"
+          value={columns}
+          least={1}
+          most={24}
+          whole
+          onChange={setColumns}
+        />
+        <NumberIn
+          label="In at most"
+          name="Greatest width"
+          width="w-[90px]"
+          unit="px"
+          value={most}
+          least={200}
+          most={4000}
+          whole
+          onChange={setMost}
+        />
         <p className="flex-1 self-end text-label text-ink-2">
           {grids.length === 0 ? 'No columns of whole px fit.' : `${grids.length} grids of whole px, the widest first.`}
         </p>

@@ -1,14 +1,11 @@
 import { Plus, Trash2 } from 'lucide-react'
 import type { CardLook, Looks } from '#core/site/looks'
 import { walkPage } from '#core/site/tree'
-import { ColourField } from '../compose/tray/colour-field'
-import { LengthField } from '../compose/tray/length-field'
 import { Button, IconButton } from '../ui/button'
-import { Choice } from '../ui/choice'
-import { NumberField } from '../ui/number-field'
+import { ChoiceIn, ColourIn, LengthIn, NumberIn } from './fields'
 import { BoxFields, StateFields } from './buttons-part'
 import { freeName } from './colour-part'
-import { Heading, Named, Part } from './part'
+import { Heading, Part } from './part'
 import { useGuide } from './use-guide'
 
 const UNDERLINES = [
@@ -39,16 +36,17 @@ export function LooksPart({ number }: { number: number }) {
       />
       <div className="mt-1.5 flex flex-wrap gap-2">
         <BoxFields box={field} onChange={(values) => change({ field: { ...field, ...values } })} />
-        <Named label="Height, least" className="w-[80px]">
-          <NumberField
-            label="Least height of the field"
-            unit="px"
-            value={field.hit}
-            least={24}
-            most={120}
-            onChange={(hit) => change({ field: { ...field, hit } })}
-          />
-        </Named>
+        <NumberIn
+          label="Height, least"
+          name="Least height of the field"
+          width="w-[80px]"
+
+          unit="px"
+          value={field.hit}
+          least={24}
+          most={120}
+          onChange={(hit) => change({ field: { ...field, hit } })}
+        />
       </div>
       <p className="mb-1 mt-2 text-label text-ink-2">With the focus</p>
       <StateFields
@@ -72,28 +70,28 @@ export function LooksPart({ number }: { number: number }) {
           value={link.hover.ink}
           onChange={(ink) => change({ link: { ...link, hover: ink ? { ...link.hover, ink } : {} } })}
         />
-        <Named label="Underline" className="w-[100px]">
-          <Choice
-            className="flex-1"
-            label="Underline of links"
-            value={link.underline}
-            options={UNDERLINES}
-            onChange={(underline) => change({ link: { ...link, underline } })}
-          />
-        </Named>
+        <ChoiceIn
+          label="Underline"
+          name="Underline of links"
+          width="w-[100px]"
+
+          value={link.underline}
+          options={UNDERLINES}
+          onChange={(underline) => change({ link: { ...link, underline } })}
+        />
       </div>
 
       <Heading>List</Heading>
       <div className="flex flex-wrap gap-2">
-        <Named label="Markers" className="w-[100px]">
-          <Choice
-            className="flex-1"
-            label="Markers of lists"
-            value={list.marker}
-            options={MARKERS}
-            onChange={(marker) => change({ list: { ...list, marker } })}
-          />
-        </Named>
+        <ChoiceIn
+          label="Markers"
+          name="Markers of lists"
+          width="w-[100px]"
+
+          value={list.marker}
+          options={MARKERS}
+          onChange={(marker) => change({ list: { ...list, marker } })}
+        />
         <OptionalColour
           label="Colour of markers"
           name="Colour of markers"
@@ -103,15 +101,16 @@ export function LooksPart({ number }: { number: number }) {
             change({ list: ink ? { ...rest, ink } : rest })
           }}
         />
-        <Named label="Between items" className="w-[100px]">
-          <LengthField
-            label="Space between items"
-            tokens="spaces"
-            units={['px', 'rem', 'em']}
-            value={list.gap}
-            onChange={(gap) => gap && change({ list: { ...list, gap } })}
-          />
-        </Named>
+        <LengthIn
+          label="Between items"
+          name="Space between items"
+          width="w-[100px]"
+
+          tokens="spaces"
+          units={['px', 'rem', 'em']}
+          value={list.gap}
+          onChange={(gap) => gap && change({ list: { ...list, gap } })}
+        />
       </div>
 
       <Heading>Cards</Heading>
@@ -125,26 +124,27 @@ export function LooksPart({ number }: { number: number }) {
           value={table.line}
           onChange={(line) => line && change({ table: { ...table, line } })}
         />
-        <Named label="Width" className="w-[70px]">
-          <NumberField
-            label="Width of the lines"
-            unit="px"
-            value={table.lineWidth}
-            least={0}
-            most={12}
-            step={0.5}
-            onChange={(lineWidth) => change({ table: { ...table, lineWidth } })}
-          />
-        </Named>
-        <Named label="Padding of rows" className="w-[100px]">
-          <LengthField
-            label="Padding of rows"
-            tokens="spaces"
-            units={['px', 'rem', 'em']}
-            value={table.padding}
-            onChange={(padding) => padding && change({ table: { ...table, padding } })}
-          />
-        </Named>
+        <NumberIn
+          label="Width"
+          name="Width of the lines"
+          width="w-[70px]"
+
+          unit="px"
+          value={table.lineWidth}
+          least={0}
+          most={12}
+          step={0.5}
+          onChange={(lineWidth) => change({ table: { ...table, lineWidth } })}
+        />
+        <LengthIn
+          label="Padding of rows"
+          width="w-[100px]"
+
+          tokens="spaces"
+          units={['px', 'rem', 'em']}
+          value={table.padding}
+          onChange={(padding) => padding && change({ table: { ...table, padding } })}
+        />
         <OptionalColour
           label="Every second row"
           name="Fill of every second row"
@@ -171,11 +171,7 @@ const OptionalColour = ({
   name: string
   value: Colour | undefined
   onChange: (value: Colour | null) => void
-}) => (
-  <Named label={label} className="w-[122px]">
-    <ColourField label={name} value={value} onChange={onChange} />
-  </Named>
-)
+}) => <ColourIn label={label} name={name} width="w-[122px]" value={value} onChange={onChange} />
 
 function Cards({ cards, onChange }: { cards: readonly CardLook[]; onChange: (cards: CardLook[]) => void }) {
   const { guide, site } = useGuide()
@@ -208,34 +204,36 @@ function Cards({ cards, onChange }: { cards: readonly CardLook[]; onChange: (car
             value={card.edge}
             onChange={(edge) => put(card, { edge: edge ?? undefined, ...(edge && card.edgeWidth === 0 ? { edgeWidth: 1 } : {}) })}
           />
-          <Named label="Corners" className="w-[92px]">
-            <LengthField
-              label={`Corners of ${card.name}`}
-              tokens="corners"
-              fluid={false}
-              units={['px', 'rem']}
-              value={card.corner}
-              onChange={(corner) => corner && put(card, { corner })}
-            />
-          </Named>
-          <Named label="Padding" className="w-[92px]">
-            <LengthField
-              label={`Padding of ${card.name}`}
-              tokens="spaces"
-              units={['px', 'rem']}
-              value={card.padding}
-              onChange={(padding) => padding && put(card, { padding })}
-            />
-          </Named>
-          <Named label="Shadow" className="w-[96px]">
-            <Choice
-              className="flex-1"
-              label={`Shadow of ${card.name}`}
-              value={card.shadow ?? 'none'}
-              options={[{ value: 'none', label: 'None' }, ...guide.shadows.map(({ name }) => ({ value: name, label: name }))]}
-              onChange={(shadow) => put(card, { shadow: shadow === 'none' ? undefined : shadow })}
-            />
-          </Named>
+          <LengthIn
+            label="Corners"
+            name={`Corners of ${card.name}`}
+            width="w-[92px]"
+
+            tokens="corners"
+            fluid={false}
+            units={['px', 'rem']}
+            value={card.corner}
+            onChange={(corner) => corner && put(card, { corner })}
+          />
+          <LengthIn
+            label="Padding"
+            name={`Padding of ${card.name}`}
+            width="w-[92px]"
+
+            tokens="spaces"
+            units={['px', 'rem']}
+            value={card.padding}
+            onChange={(padding) => padding && put(card, { padding })}
+          />
+          <ChoiceIn
+            label="Shadow"
+            name={`Shadow of ${card.name}`}
+            width="w-[96px]"
+
+            value={card.shadow ?? 'none'}
+            options={[{ value: 'none', label: 'None' }, ...guide.shadows.map(({ name }) => ({ value: name, label: name }))]}
+            onChange={(shadow) => put(card, { shadow: shadow === 'none' ? undefined : shadow })}
+          />
           <IconButton
             label={used(card.name) ? `${card.name} is used` : `Take away ${card.name}`}
             disabled={used(card.name)}

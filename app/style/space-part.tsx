@@ -7,8 +7,8 @@ import { pixels } from '#core/style/values'
 import { pxAt } from '#core/type/measure'
 import { LengthField } from '../compose/tray/length-field'
 import { Button, IconButton } from '../ui/button'
-import { Choice } from '../ui/choice'
 import { NumberField } from '../ui/number-field'
+import { ChoiceIn, NumberIn } from './fields'
 import { freeName } from './colour-part'
 import { Heading, Named, Part } from './part'
 import { useGuide } from './use-guide'
@@ -35,19 +35,25 @@ export function SpacePart({ number }: { number: number }) {
   return (
     <Part number={number} title="Space, corners, shadows" note={`${spaces.length} spaces on a rhythm of ${baseline} px`}>
       <div className="mb-2 flex items-end gap-2">
-        <Named label="Rhythm" className="w-[80px]">
-          <NumberField label="Rhythm" unit="px" value={baseline} least={1} most={40} onChange={(value) => set('baseline', value)} />
-        </Named>
-        <Named label="All spaces anew, from the rhythm" className="w-[190px]">
-          <Choice
-            className="flex-1"
-            label="All spaces anew"
-            placeholder="Choose a scale"
-            value={null}
-            options={Object.keys(SCALES).map((one) => ({ value: one, label: one }))}
-            onChange={(scale) => set('spaces', respaced(spaces, SCALES[scale as keyof typeof SCALES], baseline))}
-          />
-        </Named>
+        <NumberIn
+          label="Rhythm"
+          width="w-[80px]"
+          unit="px"
+          value={baseline}
+          least={1}
+          most={40}
+          onChange={(value) => set('baseline', value)}
+        />
+        <ChoiceIn
+          label="All spaces anew, from the rhythm"
+          name="All spaces anew"
+          width="w-[190px]"
+
+          placeholder="Choose a scale"
+          value={null}
+          options={Object.keys(SCALES).map((one) => ({ value: one, label: one }))}
+          onChange={(scale) => set('spaces', respaced(spaces, SCALES[scale as keyof typeof SCALES], baseline))}
+        />
         {off.length > 0 && (
           <Button
             className="!h-[26px]"
@@ -185,26 +191,27 @@ function Shadows({ used }: { used: ReadonlySet<string> }) {
             }}
           />
         </Named>
-        <Named label="Strength" className="w-[76px]">
-          <NumberField
-            label="Strength of shadows"
-            unit="%"
-            value={Math.round(light.strength * 100)}
-            least={0}
-            most={100}
-            whole
-            onChange={(value) => set('light', { ...light, strength: value / 100 })}
-          />
-        </Named>
-        <Named label="Colour" className="w-[120px]">
-          <Choice
-            className="flex-1"
-            label="Colour of shadows"
-            value={light.role}
-            options={guide.colours.map((one) => ({ value: one.role, label: one.role }))}
-            onChange={(role) => set('light', { ...light, role })}
-          />
-        </Named>
+        <NumberIn
+          label="Strength"
+          name="Strength of shadows"
+          width="w-[76px]"
+
+          unit="%"
+          value={Math.round(light.strength * 100)}
+          least={0}
+          most={100}
+          whole
+          onChange={(value) => set('light', { ...light, strength: value / 100 })}
+        />
+        <ChoiceIn
+          label="Colour"
+          name="Colour of shadows"
+          width="w-[120px]"
+
+          value={light.role}
+          options={guide.colours.map((one) => ({ value: one.role, label: one.role }))}
+          onChange={(role) => set('light', { ...light, role })}
+        />
       </div>
       <ul className="mt-3 grid grid-cols-[repeat(auto-fill,minmax(150px,1fr))] gap-4">
         {shadows.map((one) => (

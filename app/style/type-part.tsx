@@ -8,7 +8,8 @@ import { ratioName, RATIOS } from '#core/type/scale'
 import { Finding } from '../compose/tray/row'
 import { Choice } from '../ui/choice'
 import { NumberField } from '../ui/number-field'
-import { Heading, Named, Part } from './part'
+import { NumberIn } from './fields'
+import { Heading, Part } from './part'
 import { useShown } from './shown'
 import { TypeChart } from './type-chart'
 import { TypeEditor } from './type-editor'
@@ -185,26 +186,26 @@ function ScaleFields() {
       {row('narrow')}
       {row('wide')}
       <div className="mt-1.5 flex gap-3">
-        <Named label="Leading at 16 px" className="w-[120px]">
-          <NumberField
-            label="Leading at 16 px"
-            value={leading.small}
-            least={0.8}
-            most={3}
-            step={0.02}
-            onChange={(small) => set('leading', { ...leading, small })}
-          />
-        </Named>
-        <Named label="Leading at 76 px" className="w-[120px]">
-          <NumberField
-            label="Leading at 76 px"
-            value={leading.large}
-            least={0.7}
-            most={2}
-            step={0.02}
-            onChange={(large) => set('leading', { ...leading, large })}
-          />
-        </Named>
+        <NumberIn
+          label="Leading at 16 px"
+          width="w-[120px]"
+
+          value={leading.small}
+          least={0.8}
+          most={3}
+          step={0.02}
+          onChange={(small) => set('leading', { ...leading, small })}
+        />
+        <NumberIn
+          label="Leading at 76 px"
+          width="w-[120px]"
+
+          value={leading.large}
+          least={0.7}
+          most={2}
+          step={0.02}
+          onChange={(large) => set('leading', { ...leading, large })}
+        />
         <p className="flex-1 self-end text-label text-ink-2">Between them leading falls as size grows; roles may have their own.</p>
       </div>
     </>

@@ -10,6 +10,8 @@ export const ratioOf = (a: number, b: number): number => (Math.max(a, b) + 0.05)
 const COARSE = 0.005
 const FINE = 0.0005
 
+const found = new Map<string, string | undefined>()
+
 type Found = { hex: string; distance: number; l: number; c: number }
 
 /**
@@ -18,6 +20,16 @@ type Found = { hex: string; distance: number; l: number; c: number }
  * @returns `undefined` if no colour of that hue passes
  */
 export function nearestPassing(hex: string, against: readonly Against[]): string | undefined {
+  const key = [hex, ...against.map((one) => `${one.hex} ${one.ratio}`)].join()
+  if (found.has(key)) return found.get(key)
+  // The same few pairs are asked for again and again while a guide is worked on.
+  if (found.size > 1000) found.clear()
+  const nearest = searchPassing(hex, against)
+  found.set(key, nearest)
+  return nearest
+}
+
+function searchPassing(hex: string, against: readonly Against[]): string | undefined {
   const start = oklchOf(hex)
   const rivals = against.map((one) => ({ luminance: luminance(linearOf(one.hex)), ratio: one.ratio }))
   const passes = (y: number) => rivals.every((one) => ratioOf(y, one.luminance) >= one.ratio)

@@ -120,14 +120,16 @@ export function buttonRules(button: ButtonKind, guide: StyleGuide, canRest: bool
 }
 
 /** Fields stand under their labels, as wide as what holds them. */
-export function fieldRules({ looks }: StyleGuide, how: StateSelectors = 'live'): Rule[] {
+export function fieldRules({ looks, types }: StyleGuide, how: StateSelectors = 'live'): Rule[] {
   const { field } = looks
+  const label = types.find((one) => one.role === 'label')
   const inputs = '.field :is(input, textarea)'
   return [
     rule('.field', [
       ['display', 'grid'],
       ['gap', '6px'],
     ]),
+    ...(label ? [rule('.field > span', typeDeclarations(label))] : []),
     rule(inputs, [
       ['width', '100%'],
       ['min-height', `${field.hit}px`],
