@@ -104,6 +104,43 @@ describe('design tokens', () => {
     expect(() => readDesignTokens(typeof file === 'string' ? file : JSON.stringify(file), DEFAULT_GUIDE)).toThrow(sentence)
   })
 
+  test('of any scale, light, spaces and shadows come back', () => {
+    const figure = fc.integer({ min: 1, max: 400 }).map((n) => n / 4)
+    const size = fc.oneof(
+      fc.record({ value: figure, unit: fc.constantFrom('px' as const, 'rem' as const) }),
+      fc.record({
+        fluid: fc.record({
+          from: fc.record({ at: fc.constant(375), px: figure }),
+          to: fc.record({ at: fc.constant(1360), px: figure }),
+        }),
+      }),
+    )
+    const parts = fc.record({
+      step: fc.integer({ min: -8, max: 20 }).map((n) => n / 2),
+      leading: fc.option(
+        fc.integer({ min: 80, max: 250 }).map((n) => n / 100),
+        { nil: undefined },
+      ),
+      sizes: fc.array(size, { maxLength: 6 }),
+      heights: fc.array(fc.integer({ min: 0, max: 100 }), { maxLength: 4 }),
+      angle: fc.integer({ min: -90, max: 90 }),
+    })
+    fc.assert(
+      fc.property(parts, ({ step, leading, sizes, heights, angle }) => {
+        const guide = {
+          ...DEFAULT_GUIDE,
+          types: DEFAULT_GUIDE.types.map((one) => ({ ...one, size: { step }, ...(leading === undefined ? {} : { leading }) })),
+          spaces: sizes.map((one, i) => ({ name: `space-${i}`, size: one })),
+          corners: sizes.map((one, i) => ({ name: `corner-${i}`, size: one })),
+          shadows: heights.map((height, i) => ({ name: `shadow-${i}`, height })),
+          light: { ...DEFAULT_GUIDE.light, angle },
+        }
+        expect(read(designTokens({ guide }), EMPTY).guide).toEqual(guide)
+      }),
+      { numRuns: 60 },
+    )
+  })
+
   test('of any colours come back', () => {
     const hex = fc.integer({ min: 0, max: 0xffffff }).map((n) => `#${n.toString(16).padStart(6, '0').toUpperCase()}`)
     fc.assert(
