@@ -17,7 +17,8 @@ async function measure(body: string, width: number): Promise<number> {
     const inner = frame.contentDocument!
     await inner.fonts.ready
     await Promise.all([...inner.images].map((image) => image.decode().catch(() => undefined)))
-    return Math.ceil(inner.body.getBoundingClientRect().height)
+    // A page ends on a whole px, as the browser rounds it.
+    return Math.round(inner.body.getBoundingClientRect().height)
   } finally {
     frame.remove()
   }
