@@ -36,40 +36,40 @@ try {
         channel.port1.onmessage = () => list.push(performance.now() - from)
         channel.port2.postMessage(null)
       })
-    // A slider that is dragged tells of each new value by an `input` event.
-    document.addEventListener('input', () => painted(times.ours, performance.now()), { capture: true })
-    window.addEventListener(
-      'keydown',
-      (event) => {
-        if (event.key !== 'F8') return
-        painted(times.byHand, performance.now())
-        // The same by hand: one property of each of the three pages. Every colour is a new one, as in a drag.
-        const colour = `#1a${(n++ + 16).toString(16)}2e`
-        for (const frame of document.querySelectorAll<HTMLIFrameElement>('iframe[data-direction]'))
-          frame.contentDocument!.documentElement.style.setProperty('--ink', colour)
-      },
-      { capture: true },
-    )
+    // A slider that is dragged tells of each new value by an `input` event; so does a plain one, which does it by hand.
+    const plain = document.createElement('input')
+    Object.assign(plain, { type: 'range', id: 'by-hand', max: '360' })
+    plain.style.cssText = 'position:fixed;left:20px;bottom:4px;width:400px;z-index:99'
+    document.body.append(plain)
+    document.addEventListener('input', (event) => painted(event.target === plain ? times.byHand : times.ours, performance.now()), {
+      capture: true,
+    })
+    plain.addEventListener('input', () => {
+      // One property of each of the three pages. Every colour is a new one, as in a drag.
+      const colour = `#1a${(n++ + 16).toString(16)}2e`
+      for (const frame of document.querySelectorAll<HTMLIFrameElement>('iframe[data-direction]'))
+        frame.contentDocument!.documentElement.style.setProperty('--ink', colour)
+    })
   })
   const counted = (list: keyof Times, count: number) =>
     page.waitForFunction(
       ([name, wanted]) => (window as unknown as { times: Times }).times[name as 'ours'].length >= Number(wanted),
       [list, count] as const,
     )
-  for (let i = 1; i <= ROUNDS; i++) {
-    await page.keyboard.press('F8')
-    await counted('byHand', i)
+  /** Drags a slider from end to end in steps, each waited for until it is painted. */
+  async function drag(list: keyof Times, { x, y, width, height }: { x: number; y: number; width: number; height: number }) {
+    await page.mouse.move(x + 8, y + height / 2)
+    await page.mouse.down()
+    for (let i = 1; i <= ROUNDS; i++) {
+      const before = await page.evaluate((name) => (window as unknown as { times: Times }).times[name].length, list)
+      await page.mouse.move(x + 8 + (i * (width - 16)) / ROUNDS, y + height / 2)
+      await counted(list, before + 1)
+    }
+    await page.mouse.up()
   }
-  await page.mouse.move(box.x + 4, box.y + box.height / 2)
-  await page.mouse.down()
-  await counted('ours', 1)
-  for (let i = 1; i <= ROUNDS; i++) {
-    const before = await page.evaluate(() => (window as unknown as { times: Times }).times.ours.length)
-    await page.mouse.move(box.x + 4 + (i * (box.width - 8)) / ROUNDS, box.y + box.height / 2)
-    await counted('ours', before + 1)
-  }
+  await drag('byHand', (await page.locator('#by-hand').boundingBox())!)
+  await drag('ours', box)
   const times = await page.evaluate(() => (window as unknown as { times: Times }).times)
-  await page.mouse.up()
   const [ours, byHand] = [middleOf(times.ours.slice(5)), middleOf(times.byHand.slice(5))]
   print({
     what: 'one colour of the style guide dragged to painted in three views, median',

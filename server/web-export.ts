@@ -30,9 +30,10 @@ export async function exportFiles(
     if (bytes) files.push({ file, bytes })
     else if (!missing.includes(picture.name)) missing.push(picture.name)
   }
+  const characters = wanted.characters()
   for (const { file, font } of wanted.fonts) {
     const bytes = await fontSource(font.name)
-    if (bytes) files.push({ file, bytes: await cutFont(font.name, bytes, wanted.characters) })
+    if (bytes) files.push({ file, bytes: await cutFont(font.name, bytes, characters) })
     else missing.push(font.family.name)
   }
   return { files, missing }

@@ -4,7 +4,11 @@ import type { ReactNode } from 'react'
 export function Part({ number, title, note, children }: { number: number; title: string; note?: ReactNode; children: ReactNode }) {
   const id = `part-${title.toLowerCase().replace(/[^a-z]+/g, '-')}`
   return (
-    <section id={id} aria-labelledby={`${id}-title`} className="scroll-mt-2 border-b border-line-strong px-5 py-4">
+    <section
+      id={id}
+      aria-labelledby={`${id}-title`}
+      className="scroll-mt-2 border-b border-line-strong px-5 py-4 [contain-intrinsic-size:auto_500px] [content-visibility:auto]"
+    >
       <header className="mb-2.5 flex items-baseline gap-3">
         <span className="figure text-muted">{number}</span>
         <h2 id={`${id}-title`} className="text-[14px] font-semibold">

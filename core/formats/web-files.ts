@@ -12,8 +12,8 @@ export type WebFiles = {
   texts: { file: string; text: string }[]
   pictures: WantedPicture[]
   fonts: { file: string; font: FontFile }[]
-  /** Every character that a font must have. */
-  characters: string
+  /** Every character that a font must have; worked out when it is asked for. */
+  characters: () => string
 }
 
 const STYLESHEET = 'style.css'

@@ -32,8 +32,20 @@ function shorten(declarations: readonly Declaration[]): readonly Declaration[] {
 
 export type Style = 'readable' | 'minified'
 
+const minified = new Map<string, string>()
+
 /** Takes out what a value does not need. Values are ours, and their strings hold no commas. */
-const minifyValue = (value: string): string =>
+function minifyValue(value: string): string {
+  let short = minified.get(value)
+  if (short === undefined) {
+    // The same values stand on every page; the memory is emptied before it can grow without end.
+    if (minified.size > 5000) minified.clear()
+    minified.set(value, (short = shorterValue(value)))
+  }
+  return short
+}
+
+const shorterValue = (value: string): string =>
   value
     .replace(/, /g, ',')
     .replace(/ \/ /g, '/')

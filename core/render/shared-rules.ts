@@ -137,6 +137,7 @@ export function withTokens([root, ...rest]: readonly Rule[], tokens: readonly De
 export function inlineOnce(tokens: readonly Declaration[], rules: readonly Rule[]): { tokens: Declaration[]; rules: Rule[] } {
   const reads = new Map<string, number>()
   const count = (text: string) => {
+    if (!text.includes('var(')) return
     for (const [, name] of text.matchAll(/var\((--[\w-]+)\)/g)) reads.set(name!, (reads.get(name!) ?? 0) + 1)
   }
   for (const [, value] of tokens) count(value)
@@ -148,7 +149,11 @@ export function inlineOnce(tokens: readonly Declaration[], rules: readonly Rule[
       : text
   return {
     tokens: tokens.filter(([name]) => !values.has(name)).map(([name, value]): Declaration => [name, put(value)]),
-    rules: rules.map((one) => ({ ...one, declarations: one.declarations.map(([name, value]): Declaration => [name, put(value)]) })),
+    rules: rules.map((one) =>
+      one.declarations.some(([, value]) => value.includes('var('))
+        ? { ...one, declarations: one.declarations.map(([name, value]): Declaration => [name, put(value)]) }
+        : one,
+    ),
   }
 }
 

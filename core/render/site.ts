@@ -25,8 +25,8 @@ export type PrintedSite = {
   pages: { page: Page; html: string }[]
   css: string
   fonts: FontFile[]
-  /** Every character that the pages show, each once; fonts need no others. */
-  characters: string
+  /** Every character that the pages show, each once; fonts need no others. Worked out when it is asked for. */
+  characters: () => string
 }
 
 /** What may be typed into the fields of a form, besides what the page shows. */
@@ -170,7 +170,7 @@ export function printSite(site: Site, options: PrintOptions): PrintedSite {
     pages: printed.map(({ page }, i) => ({ page, html: printHtml(trees[i]!, options.style) })),
     css,
     fonts,
-    characters: charactersOf(trees),
+    characters: () => charactersOf(trees),
   }
 }
 

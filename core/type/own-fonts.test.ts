@@ -80,12 +80,12 @@ describe('a font of one’s own', () => {
 
 describe('what a font must have', () => {
   test('is every character of the pages, capitals of what is shown in capitals, and what may be typed into a field', () => {
-    const { characters } = webFiles(site, 'readable')
+    const characters = webFiles(site, 'readable').characters()
     for (const one of 'Bring a coat. We will bring the galaxies.') expect(characters).toContain(one)
     expect(characters).toContain('Z')
     expect(characters).toContain('@')
     expect(new Set(characters).size).toBe([...characters].length)
-    const alone = webFiles({ ...site, pages: site.pages.slice(2) }, 'readable').characters
+    const alone = webFiles({ ...site, pages: site.pages.slice(2) }, 'readable').characters()
     expect(alone).not.toContain('@')
     expect(alone.length).toBeLessThan(characters.length)
   })
