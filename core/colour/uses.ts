@@ -53,7 +53,8 @@ function* coloursByLook(block: Block, { guide, language }: Site): Generator<{ co
         ...one(values.fill, 'grounds', 'fill'),
         ...one(values.ink, 'words', 'ink'),
         ...one(values.edge, 'edges', 'edge'),
-        ...one(values.ring, 'edges', 'ring'),
+        // The ring around what has the focus marks what is worked with, as calls to action are.
+        ...one(values.ring, 'calls', 'ring'),
       ]
     })
   if (block.kind === 'button') {
