@@ -4,18 +4,22 @@ import type { Page, Site } from '#core/site/schema'
 /** Colours and faces that a page really uses, whatever the style guide has besides. */
 export type Used = { hexes: ReadonlySet<string>; families: ReadonlySet<string> }
 
-const known = new WeakMap<Page, { guide: Site['guide']; breakpoints: Site['breakpoints']; used: Used }>()
+const known = new WeakMap<
+  Page,
+  { guide: Site['guide']; directions: Site['directions']; breakpoints: Site['breakpoints']; used: Used }
+>()
 
 /** What the stylesheet of a page alone would name; remembered for as long as page and guide are the same. */
 export function usedOn(site: Site, page: Page): Used {
   const before = known.get(page)
-  if (before?.guide === site.guide && before.breakpoints === site.breakpoints) return before.used
+  const same = before?.guide === site.guide && before.directions === site.directions && before.breakpoints === site.breakpoints
+  if (same) return before.used
   const nowhere = () => ''
   const addresses = { picture: nowhere, page: pageFile, form: nowhere, stylesheet: 'style.css', font: nowhere }
   const { css, fonts } = printSite({ ...site, pages: [page] }, { style: 'readable', addresses })
   const hexes = new Set([...css.matchAll(/#([0-9a-f]{6})(?:[0-9a-f]{2})?\b/g)].map(([, hex]) => `#${hex}`))
   const families = new Set(fonts.map((file) => file.family.id))
   const used = { hexes, families }
-  known.set(page, { guide: site.guide, breakpoints: site.breakpoints, used })
+  known.set(page, { guide: site.guide, directions: site.directions, breakpoints: site.breakpoints, used })
   return used
 }

@@ -43,6 +43,18 @@ describe('pairs of a page', () => {
     expect(pairsOn(logbook, logbook.pages[0]!).pairs.filter((one) => one.ratio < one.needed)).toEqual([])
   })
 
+  test('are those of the current direction, where it restyles a block', () => {
+    const text = [...walkPage(page)].find((block) => block.kind === 'text' && pairs.some((one) => one.blocks.includes(block.id)))!
+    const faint: Edit = { kind: 'style', block: text.id, direction: 'lamplight', scope: 'base', values: { ink: { role: 'line' } } }
+    const restyled = after(faint)
+    expect(pair('line', 'ground', pairsOn(restyled, page).pairs)?.blocks).toEqual([text.id])
+    expect(
+      colourUses(restyled, page).some((one) => one.block === text.id && 'role' in one.colour && one.colour.role === 'line'),
+    ).toBe(true)
+    const elsewhere = after({ ...faint, direction: 'logbook' } as Edit)
+    expect(pair('line', 'ground', pairsOn(elsewhere, page).pairs)).toBeUndefined()
+  })
+
   test('come with the least contrast first, and follow a hidden block and a card', () => {
     const rate = pairs.map((one) => one.ratio / one.needed)
     expect(rate).toEqual([...rate].sort((a, b) => a - b))

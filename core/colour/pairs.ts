@@ -1,5 +1,6 @@
 import { sharedClass } from '#core/render/shared-class'
 import type { Block, Page, Site } from '#core/site/schema'
+import { dressedPage } from '#core/site/directions'
 import type { StateLook } from '#core/site/looks'
 import { isContainer } from '#core/site/tree'
 import { plainText } from '#core/site/words'
@@ -117,6 +118,6 @@ export function pairsOn(site: Site, page: Page): { pairs: Pair[]; overPictures: 
       )
   }
   const outer: Place = { ink: { role: 'ink' }, ground: { role: 'ground' } }
-  for (const section of page.sections) visit(section, outer)
+  for (const section of dressedPage(site, page).sections) visit(section, outer)
   return { pairs: [...pairs.values()].sort((a, b) => a.ratio / a.needed - b.ratio / b.needed), overPictures }
 }

@@ -1,4 +1,5 @@
 import type { Block, Page, Site } from '#core/site/schema'
+import { dressedPage } from '#core/site/directions'
 import { STATES, type Use } from '#core/site/looks'
 import { isContainer } from '#core/site/tree'
 import type { Span } from '#core/site/words'
@@ -91,7 +92,7 @@ export function colourUses(site: Site, page: Page): ColourUse[] {
     for (const one of coloursOfBlock(block)) found.push({ ...one, block: block.id })
     if (isContainer(block)) block.children.forEach(visit)
   }
-  page.sections.forEach(visit)
+  dressedPage(site, page).sections.forEach(visit)
   return found
 }
 

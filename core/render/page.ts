@@ -5,7 +5,7 @@ import type { ViewportUnit } from '#core/style/css-values'
 import { type Addresses, type ListedPage, renderBlock } from './blocks'
 import { rulesOf } from './declarations'
 import { element } from './element'
-import { dressed } from '#core/site/directions'
+import { dressed, dressedPage } from '#core/site/directions'
 import { blockClasses, type BlockName, sectionClasses } from './names'
 import type { Rule } from './rules'
 import { sharedClass } from './shared-class'
@@ -103,7 +103,7 @@ export function createRenderer(options: RenderOptions) {
 
   return function render(given: Site, asked: Page): RenderedSection[] {
     const site = dressed(given)
-    const page = site === given ? asked : (site.pages.find((one) => one.id === asked.id) ?? asked)
+    const page = dressedPage(given, asked)
     // Navigation follows the pages, and names of type roles are kept from sections.
     const listed = JSON.stringify([listedPages(site), site.guide.types.map((one) => one.role)])
     if (shared?.breakpoints !== site.breakpoints || shared.pictures !== site.pictures || shared.listed !== listed) {

@@ -72,13 +72,23 @@ const types = (site: Site, page: Page): Element =>
         'div',
         'specimen-type',
         el('p', 'specimen-figure', type.role, el('br', ''), typeNote(site, type)),
-        el('p', type.role, sampleFor(site, page, type.role).slice(0, 160)),
+        el('p', type.role, firstWords(sampleFor(site, page, type.role), 160)),
       ),
     ),
   )
 
-const buttons = (site: Site, page: Page): Element =>
-  part(
+/** The first words of a text, as many as fit into a number of characters. */
+const firstWords = (text: string, most: number): string =>
+  text.length <= most
+    ? text
+    : text
+        .slice(0, most + 1)
+        .replace(/\s+\S*$/, '')
+        .slice(0, most)
+
+function buttons(site: Site, page: Page): Element {
+  const words = firstWords(sampleFor(site, page, 'button'), 16)
+  return part(
     'Buttons',
     `${site.guide.buttons.length} kinds, ${STATES.length} states`,
     el(
@@ -88,12 +98,11 @@ const buttons = (site: Site, page: Page): Element =>
       ...STATES.map((state) => el('span', 'specimen-figure', state)),
       ...site.guide.buttons.flatMap((button) => [
         el('span', 'specimen-figure', `${button.name}, ${button.hit} px least`),
-        ...STATES.map((state) =>
-          inState(el('span', `button-${button.name}`, sampleFor(site, page, 'button').slice(0, 16).trim()), state),
-        ),
+        ...STATES.map((state) => inState(el('span', `button-${button.name}`, words), state)),
       ]),
     ),
   )
+}
 
 function looks(site: Site, page: Page): Element {
   const input = (state: string) =>
@@ -106,7 +115,7 @@ function looks(site: Site, page: Page): Element {
       'div',
       `card-${card.name}`,
       el('p', 'heading-4', `Card, ${card.name}`),
-      el('p', '', sampleFor(site, page, 'body').slice(0, 90)),
+      el('p', '', firstWords(sampleFor(site, page, 'body'), 90)),
     ),
   )
   return part(
@@ -218,11 +227,12 @@ const LAYOUT = `.specimen{padding:32px;display:grid;grid-template-columns:minmax
 .specimen-note{font:13px/18px ui-monospace,monospace;color:var(--ink-soft);margin-block-start:-12px}
 .specimen-figure{font:12px/17px ui-monospace,monospace;color:var(--ink-soft);white-space:pre-line}
 .specimen-grid{display:grid;grid-template-columns:repeat(var(--across),minmax(0,1fr));gap:16px}
-.specimen-swatch{display:grid;font:13px/18px var(--face-text)}
+.specimen-swatch{display:grid;align-content:start;font:13px/18px var(--face-text)}
 .specimen-chip{height:64px;border:1px solid color-mix(in srgb,currentcolor 20%,transparent);margin-block-end:6px}
 .specimen-type{display:grid;grid-template-columns:200px minmax(0,1fr);gap:24px;align-items:baseline}
 .specimen-states{display:grid;grid-template-columns:110px repeat(6,auto);gap:14px 8px;align-items:center;justify-content:start}
 .specimen-states>*{white-space:nowrap;font-size:14px}
+.specimen-states>.specimen-figure{white-space:normal;font-size:12px}
 .specimen-columns{display:grid;grid-template-columns:repeat(auto-fit,minmax(220px,1fr));gap:32px}
 .specimen-stack{display:grid;gap:16px;align-content:start}
 .specimen-space{display:flex;gap:12px;align-items:center}

@@ -94,3 +94,9 @@ export function dressed(site: Site): Site {
   sites.set(site, result)
   return result
 }
+
+/** A page with the blocks that the current direction restyles. */
+export const dressedPage = (site: Site, page: Page): Page => {
+  const shown = dressed(site)
+  return shown === site ? page : (shown.pages.find((one) => one.id === page.id) ?? page)
+}
