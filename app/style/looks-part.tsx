@@ -58,13 +58,13 @@ export function LooksPart({ number }: { number: number }) {
 
       <Heading>Link</Heading>
       <div className="flex flex-wrap gap-2">
-        <OptionalColour
+        <ColourIn
           label="Ink"
           name="Ink of links"
           value={link.rest.ink}
           onChange={(ink) => change({ link: { ...link, rest: ink ? { ...link.rest, ink } : {} } })}
         />
-        <OptionalColour
+        <ColourIn
           label="Ink on hover"
           name="Ink of links on hover"
           value={link.hover.ink}
@@ -92,7 +92,7 @@ export function LooksPart({ number }: { number: number }) {
           options={MARKERS}
           onChange={(marker) => change({ list: { ...list, marker } })}
         />
-        <OptionalColour
+        <ColourIn
           label="Colour of markers"
           name="Colour of markers"
           value={list.ink}
@@ -118,7 +118,7 @@ export function LooksPart({ number }: { number: number }) {
 
       <Heading>Table</Heading>
       <div className="flex flex-wrap gap-2">
-        <OptionalColour
+        <ColourIn
           label="Lines"
           name="Lines of tables"
           value={table.line}
@@ -145,7 +145,7 @@ export function LooksPart({ number }: { number: number }) {
           value={table.padding}
           onChange={(padding) => padding && change({ table: { ...table, padding } })}
         />
-        <OptionalColour
+        <ColourIn
           label="Every second row"
           name="Fill of every second row"
           value={table.stripe}
@@ -158,20 +158,6 @@ export function LooksPart({ number }: { number: number }) {
     </Part>
   )
 }
-
-type Colour = NonNullable<Looks['list']['ink']>
-
-const OptionalColour = ({
-  label,
-  name,
-  value,
-  onChange,
-}: {
-  label: string
-  name: string
-  value: Colour | undefined
-  onChange: (value: Colour | null) => void
-}) => <ColourIn label={label} name={name} width="w-[122px]" value={value} onChange={onChange} />
 
 function Cards({ cards, onChange }: { cards: readonly CardLook[]; onChange: (cards: CardLook[]) => void }) {
   const { guide, site } = useGuide()
@@ -186,19 +172,19 @@ function Cards({ cards, onChange }: { cards: readonly CardLook[]; onChange: (car
       {cards.map((card) => (
         <li key={card.name} className="flex flex-wrap items-end gap-2" data-card={card.name}>
           <span className="w-[60px] self-center truncate">{card.name}</span>
-          <OptionalColour
+          <ColourIn
             label="Fill"
             name={`Fill of ${card.name}`}
             value={card.fill}
             onChange={(fill) => put(card, { fill: fill ?? undefined })}
           />
-          <OptionalColour
+          <ColourIn
             label="Ink"
             name={`Ink of ${card.name}`}
             value={card.ink}
             onChange={(ink) => put(card, { ink: ink ?? undefined })}
           />
-          <OptionalColour
+          <ColourIn
             label="Edge"
             name={`Edge of ${card.name}`}
             value={card.edge}

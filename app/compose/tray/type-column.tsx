@@ -1,4 +1,5 @@
 import { contrastOfWords } from '#core/colour/contrast'
+import { leastPx, neededRatio } from '#core/colour/pairs'
 import { sharedClass } from '#core/render/shared-class'
 import type { Block } from '#core/site/schema'
 import type { Length } from '#core/style/values'
@@ -114,16 +115,14 @@ export function TypeColumn({ style }: { style: StyleAccess }) {
   )
 }
 
-type Role = { size: Length }
+type Role = { size: Length; weight: number }
 
 function TypeFindings({ style, role }: { style: StyleAccess; role: Role | undefined }) {
   const site = useComposeState((state) => state.session.site)
   const size = style.get('size') ?? role?.size
   const { block, ancestors } = style.place
   const ratio = contrastOfWords(block, ancestors, site)
-  const large =
-    size && 'fluid' in size ? size.fluid.from.px >= 24 : size && 'value' in size && size.unit === 'px' && size.value >= 24
-  const needed = large ? 3 : 4.5
+  const needed = neededRatio(size ? leastPx(size, site.views) : 0, style.get('weight') ?? role?.weight ?? 400)
   return (
     <>
       {size && 'fluid' in size && (
