@@ -4,6 +4,7 @@ import { toast } from 'sonner'
 import { createStore, type StoreApi } from 'zustand/vanilla'
 import { EditError } from '#core/edits/edit'
 import { type Edit, editLabel } from '#core/edits/index'
+import { batchOf, joinInverses } from '#core/edits/merge'
 import { catchUp, type Lost, makeEdit, openSession, type Session, settle } from '#core/edits/session'
 import type { Block, Page, Site } from '#core/site/schema'
 import { findBlock, type Place } from '#core/site/tree'
@@ -112,12 +113,8 @@ export function edit(store: ComposeStore, one: Edit, gesture?: string): boolean 
   const { undo } = store.getState()
   const last = undo.at(-1)
   if (gesture !== undefined && last?.gesture === gesture) {
-    const joined: Edit =
-      last.edit.kind === 'batch' && last.edit.label === gesture
-        ? { ...last.edit, edits: [inverse, ...last.edit.edits] }
-        : { kind: 'batch', label: gesture, edits: [inverse, last.edit] }
     store.setState({
-      undo: [...undo.slice(0, -1), { ...last, edit: sameTarget(one, last.edit) ? last.edit : joined }],
+      undo: [...undo.slice(0, -1), { ...last, edit: joinInverses(last.label, inverse, last.edit) }],
       redo: [],
     })
   } else {
@@ -129,25 +126,10 @@ export function edit(store: ComposeStore, one: Edit, gesture?: string): boolean 
   return true
 }
 
-/** True if taking `earlier` back also takes the new edit back, since both are about the same values. */
-function sameTarget(one: Edit, earlier: Edit): boolean {
-  if (one.kind === 'words' && earlier.kind === 'words') return one.block === earlier.block
-  if (one.kind === 'style' && earlier.kind === 'style') {
-    return (
-      one.block === earlier.block &&
-      JSON.stringify(one.scope) === JSON.stringify(earlier.scope) &&
-      one.direction === earlier.direction &&
-      Object.keys(one.values).every((name) => name in earlier.values)
-    )
-  }
-  if (one.kind === 'guide' && earlier.kind === 'guide') return one.part === earlier.part && one.direction === earlier.direction
-  return one.kind === 'site' && earlier.kind === 'site' && one.field === earlier.field
-}
-
 /** Several edits as one step. */
 export function editAll(store: ComposeStore, label: string, edits: Edit[], gesture?: string): boolean {
   if (edits.length === 0) return true
-  return edit(store, edits.length === 1 ? edits[0]! : { kind: 'batch', label, edits }, gesture)
+  return edit(store, batchOf(label, edits), gesture)
 }
 
 function step(store: ComposeStore, from: 'undo' | 'redo', to: 'undo' | 'redo'): void {

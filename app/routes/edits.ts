@@ -1,9 +1,9 @@
-import { z } from 'zod'
+import { z, ZodError } from 'zod'
 import { parseEdit } from '#core/edits/index'
 import { store } from '#server/database'
-import { editsSince, getSite, saveEdits } from '#server/sites'
+import { editsSince, getSite, type KeyedEdit, saveEdits } from '#server/sites'
 import type { Route } from './+types/edits'
-import { answering, readJson } from './answers'
+import { answering, readJson, sentenceOf } from './answers'
 
 const postSchema = z.strictObject({
   base: z.int().min(0),
@@ -23,8 +23,21 @@ export function loader({ request, params }: Route.LoaderArgs) {
 export function action({ request, params }: Route.ActionArgs) {
   return answering(async () => {
     const { base, edits } = postSchema.parse(await readJson(request))
-    const parsed = edits.map(({ key, edit }) => ({ key, edit: parseEdit(edit) }))
+    const parsed: KeyedEdit[] = []
+    const malformed: { key: string; error: ZodError }[] = []
+    for (const { key, edit } of edits) {
+      try {
+        parsed.push({ key, edit: parseEdit(edit) })
+      } catch (error) {
+        if (!(error instanceof ZodError)) throw error
+        malformed.push({ key, error })
+      }
+    }
+    // One edit of a wrong shape must not take others with it; a request of nothing else has itself the wrong shape.
+    if (parsed.length === 0 && malformed[0]) throw malformed[0].error
     const result = saveEdits(store(), params.siteId, base, parsed)
-    return Response.json(result, { status: result.status === 'behind' ? 409 : 200 })
+    if (result.status === 'behind') return Response.json(result, { status: 409 })
+    const refused = malformed.map(({ key, error }) => ({ key, reason: sentenceOf(error).sentence }))
+    return Response.json({ ...result, refused: [...result.refused, ...refused] })
   })
 }

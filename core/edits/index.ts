@@ -14,6 +14,7 @@ import {
 } from './directions'
 import { type FieldEdit, fieldEdit } from './field'
 import { type GuideEdit, guideEdit } from './guide'
+import { MOST_IN_BATCH } from './merge'
 import { type InsertEdit, insertEdit } from './insert'
 import { type ListEdit, listEdit } from './list'
 import { type MoveEdit, moveEdit } from './move'
@@ -67,7 +68,7 @@ export type Edit =
 const batchSchema: z.ZodType<BatchEdit> = z.strictObject({
   kind: z.literal('batch'),
   label: z.string().max(120),
-  edits: z.lazy(() => z.array(editSchema).min(1).max(500)),
+  edits: z.lazy(() => z.array(editSchema).min(1).max(MOST_IN_BATCH)),
 })
 
 const batchEdit: EditKind<BatchEdit, Edit> = {

@@ -3,7 +3,8 @@ import { walkPage, findBlock } from '#core/site/tree'
 import { plainText } from '#core/site/words'
 import { demoSite } from './edits.fixture'
 import type { Edit } from './index'
-import { catchUp, makeEdit, openSession, replaces, settle } from './session'
+import { replaces } from './merge'
+import { catchUp, makeEdit, openSession, settle } from './session'
 
 const site = demoSite()
 const texts = [...walkPage(site.pages[0]!)].filter((block) => block.kind === 'text')

@@ -1,6 +1,7 @@
 import type { Site } from '#core/site/schema'
 import { EditError } from './edit'
 import { applyEdit, type Edit } from './index'
+import { replaces } from './merge'
 
 export type PendingEdit = { key: string; edit: Edit; gesture?: string }
 
@@ -39,26 +40,6 @@ export function makeEdit(
     last && made.gesture !== undefined && last.gesture === made.gesture && !sending.has(last.key) && replaces(made.edit, last.edit)
   const pending = merges ? [...session.pending.slice(0, -1), { ...made, key: last.key }] : [...session.pending, made]
   return { session: { ...session, site, pending }, inverse }
-}
-
-/** True if making `next` leaves nothing of `before`: both set the same values of the same block. */
-export function replaces(next: Edit, before: Edit): boolean {
-  if (next.kind === 'words' && before.kind === 'words') {
-    return next.block === before.block && Object.keys(before.words).every((language) => language in next.words)
-  }
-  if (next.kind === 'style' && before.kind === 'style') {
-    const sameScope = JSON.stringify(next.scope) === JSON.stringify(before.scope)
-    return (
-      next.block === before.block &&
-      next.direction === before.direction &&
-      sameScope &&
-      Object.keys(before.values).every((name) => name in next.values)
-    )
-  }
-  if (next.kind === 'guide' && before.kind === 'guide') return next.part === before.part && next.direction === before.direction
-  if (next.kind === 'site' && before.kind === 'site') return next.field === before.field
-  if (next.kind === 'field' && before.kind === 'field') return next.block === before.block && next.field === before.field
-  return false
 }
 
 /** Takes edits that the server has kept, or that it refused, off the pending ones. */

@@ -1,13 +1,14 @@
 import type { Element, ElementContent, Properties } from 'hast'
-import { sizesAttribute, sourceWidths } from '#core/picture/sizes'
+import { drawnWidths, sizesAttribute, sizesOfDrawn, sourceWidths } from '#core/picture/sizes'
 import type { BlockKind } from '#core/site/kinds'
 import type { Link } from '#core/site/link'
 import type { Block, BlockOf, Breakpoint, Picture, WordBlock } from '#core/site/schema'
 import { plainText } from '#core/site/words'
 import { isBoxed } from './declarations'
+import { type DrawnIn, shapeFactor } from './drawn'
 import { element } from './element'
 import { slug } from './names'
-import { extentOf, type Surround } from './surround'
+import { extentOf, scaled, type Surround } from './surround'
 import { renderWords } from './words'
 
 /** Where the parts of a page are found once it is printed. */
@@ -37,6 +38,8 @@ export type BlockContext = {
   /** The id of a section, for links to it. */
   anchor: string
   surround: Surround
+  /** What the pictures of the section are drawn at. */
+  drawn: DrawnIn
   /** True inside a form, where a button without a link sends it. */
   inForm: boolean
   children: ElementContent[]
@@ -112,12 +115,17 @@ function picture(block: BlockOf<'picture'>, context: BlockContext): Element {
   if (vector) image.src = addresses.picture(chosen, null)
   else if (!addresses.sources) image.src = addresses.picture(chosen, Math.min(chosen.width, VIEW_PICTURE))
   else {
-    const extents = breakpoints.map((_, index) => extentOf(block, surround, breakpoints, index))
-    const widths = sourceWidths(extents, breakpoints, chosen.width)
+    const drawn = context.drawn(block, chosen)
+    const extents = drawn
+      ? []
+      : breakpoints.map((_, index) =>
+          scaled(extentOf(block, surround, breakpoints, index), shapeFactor(block, chosen, breakpoints, index)),
+        )
+    const widths = drawn ? drawnWidths(drawn, chosen.width) : sourceWidths(extents, breakpoints, chosen.width)
     image.src = addresses.picture(chosen, widths[Math.floor(widths.length / 2)]!)
     if (widths.length > 1) {
       image.srcSet = widths.map((width) => `${addresses.picture(chosen, width)} ${width}w`).join(', ')
-      image.sizes = sizesAttribute(extents, breakpoints)
+      image.sizes = drawn ? sizesOfDrawn(drawn, breakpoints) : sizesAttribute(extents, breakpoints)
     }
     // A picture behind a section is what is seen first; the others wait until they are near.
     if (block.style.base?.position !== 'backdrop') image.loading = 'lazy'

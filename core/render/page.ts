@@ -4,6 +4,7 @@ import { isContainer, picturesById } from '#core/site/tree'
 import type { ViewportUnit } from '#core/style/css-values'
 import { type Addresses, type ListedPage, renderBlock } from './blocks'
 import { rulesOf } from './declarations'
+import { type DrawnIn, drawnIn } from './drawn'
 import { element } from './element'
 import { dressed, dressedPage } from '#core/site/directions'
 import { blockClasses, type BlockName, sectionClasses } from './names'
@@ -21,6 +22,9 @@ export type RenderOptions = {
 
 /** One section as it is printed: its element, and the rules of all blocks in it. */
 export type RenderedSection = { id: string; element: Element; rules: readonly Rule[] }
+
+/** What surrounds all blocks of a section that is printed. */
+type Within = { site: Site; page: Page; names: Map<string, BlockName>; drawn: DrawnIn }
 
 type Entry = { key: string; name: string; element: Element | undefined; rules: readonly Rule[]; own: number }
 
@@ -59,7 +63,8 @@ export function createRenderer(options: RenderOptions) {
     return classes.map
   }
 
-  function visit(block: Block, site: Site, page: Page, names: Map<string, BlockName>, surround: Surround, inForm: boolean): Entry {
+  function visit(block: Block, within: Within, surround: Surround, inForm: boolean): Entry {
+    const { site, page, names, drawn } = within
     // The key names what is inside as well: a block elsewhere in the section may have shifted those names.
     const { name, key: named } = names.get(block.id)!
     const key = `${named}|${surround.key}|${inForm}`
@@ -73,7 +78,7 @@ export function createRenderer(options: RenderOptions) {
       const all = [...own]
       for (const child of block.children) {
         if (child.hidden) continue
-        const printed = visit(child, site, page, names, inner, inForm || block.kind === 'form')
+        const printed = visit(child, within, inner, inForm || block.kind === 'form')
         if (!printed.element) continue
         children.push(printed.element)
         for (const one of printed.rules) all.push(one)
@@ -91,6 +96,7 @@ export function createRenderer(options: RenderOptions) {
       className,
       anchor: name,
       surround,
+      drawn,
       inForm,
       children,
       pages,
@@ -100,6 +106,13 @@ export function createRenderer(options: RenderOptions) {
     memory.set(block, entry)
     return entry
   }
+
+  const within = (site: Site, page: Page, section: Section, name: string): Within => ({
+    site,
+    page,
+    names: blockClasses(section, name),
+    drawn: drawnIn(section, site, options.language),
+  })
 
   return function render(given: Site, asked: Page): RenderedSection[] {
     const site = dressed(given)
@@ -121,7 +134,7 @@ export function createRenderer(options: RenderOptions) {
       const known = memory.get(section)
       const name = map.get(section.id)!
       // A section is one object with all that it holds, so its own class is all that can have changed.
-      const entry = known?.name === name ? known : visit(section, site, page, blockClasses(section, name), outer, false)
+      const entry = known?.name === name ? known : visit(section, within(site, page, section, name), outer, false)
       printed.push({ id: section.id, element: entry.element!, rules: entry.rules })
     }
     return printed

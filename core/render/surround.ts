@@ -11,6 +11,8 @@ import type { ViewportUnit } from '#core/style/css-values'
  */
 export type Extent = { v: number; c: number; px: number }
 
+export const scaled = ({ v, c, px }: Extent, factor: number): Extent => ({ v: v * factor, c: c * factor, px: px * factor })
+
 /** What a container offers the blocks in it, for each range of widths. `key` is equal where all of it is equal. */
 export type Surround = {
   key: string

@@ -1,0 +1,70 @@
+import { rangeAt } from '#core/grid/columns'
+import { type Drawn, sampleViewports } from '#core/picture/sizes'
+import type { BlockOf, Breakpoint, Picture, Section, Site } from '#core/site/schema'
+import { valueAt } from '#core/style/resolve'
+import { boxedOtherwise, drawnWidth, type PictureBoxes, pictureBoxes } from './boxes'
+import type { Sight } from './line-box'
+
+/** Two heights of the window, px, so large that what follows the window is higher than the words in it. */
+const TALL = [4000, 8000] as const
+
+const followsWindow = (section: Section): boolean => JSON.stringify(section).includes('"unit":"vh"')
+
+/** What the pictures of a section are drawn at, for `sizes`; `undefined` for one whose box follows from columns alone. */
+export type DrawnIn = (block: BlockOf<'picture'>, picture: Picture) => Drawn[] | undefined
+
+/**
+ * How much wider than its box a picture of one shape is drawn that covers a box of another; less than 1 for one that
+ * is shown whole inside it. 1 where its height is set otherwise.
+ */
+export function shapeFactor(
+  block: BlockOf<'picture'>,
+  { width, height }: Picture,
+  breakpoints: readonly Breakpoint[],
+  index: number,
+): number {
+  const value = <N extends 'aspect' | 'height' | 'fit' | 'position'>(name: N) => valueAt(block.style, name, breakpoints, index)
+  const aspect = value('aspect')
+  if (!aspect || value('height') !== undefined || value('position') === 'backdrop') return 1
+  const factor = width / height / (aspect.width / aspect.height)
+  return value('fit') === 'contain' ? Math.min(1, factor) : Math.max(1, factor)
+}
+
+/** Works out a section's pictures, once, when the first of them is asked for. */
+export function drawnIn(section: Section, site: Site, language: string): DrawnIn {
+  const otherwise = boxedOtherwise(section)
+  const { breakpoints } = site
+  let samples: { viewport: number; index: number; boxes: PictureBoxes; tall?: PictureBoxes[] }[] | undefined
+  const make = () => {
+    const tall = followsWindow(section)
+    return sampleViewports(breakpoints).map((viewport) => {
+      const index = rangeAt(breakpoints, viewport)
+      const sight: Sight = { site, language, index, viewport, window: 0 }
+      const boxes = pictureBoxes(section, sight)
+      return {
+        viewport,
+        index,
+        boxes,
+        ...(tall ? { tall: TALL.map((window) => pictureBoxes(section, { ...sight, window })) } : {}),
+      }
+    })
+  }
+  return (block, picture) => {
+    if (!otherwise.has(block.id)) return undefined
+    samples ??= make()
+    const ratio = picture.width / picture.height
+    return samples.flatMap(({ viewport, index, boxes, tall }): Drawn[] => {
+      const box = boxes.get(block.id)
+      if (!box) return []
+      const fit = valueAt(block.style, 'fit', breakpoints, index) ?? 'cover'
+      const least = drawnWidth(box, ratio, fit)
+      // A shape of its own keeps its height in proportion, so what it needs grows in a straight line as its width does.
+      if (shapeFactor(block, picture, breakpoints, index) !== 1) return [{ viewport, box: least, least }]
+      const one = { viewport, box: box.width, least }
+      const [low, high] = tall ? tall.map((each) => each.get(block.id)?.height ?? 0) : [0, 0]
+      const growth = (high! - low!) / (TALL[1] - TALL[0])
+      if (growth < 0.01 || fit === 'contain') return [one]
+      return [{ ...one, window: { px: ratio * (low! - growth * TALL[0]), vh: ratio * growth * 100 } }]
+    })
+  }
+}
