@@ -1,11 +1,10 @@
 import { and, desc, eq } from 'drizzle-orm'
 import { nanoid } from 'nanoid'
 import { FormatError } from '#core/formats/site-json'
-import { slug } from '#core/render/names'
-import { pageFile } from '#core/render/site'
+import { fieldNames, labelOf } from '#core/render/field-names'
+import { pageFile } from '#core/render/own-links'
 import type { BlockOf, Page, Site } from '#core/site/schema'
 import { walk, walkPage } from '#core/site/tree'
-import { plainText } from '#core/site/words'
 import type { Store } from './database'
 import { entries } from './schema'
 import { getSite, MissingError } from './sites'
@@ -23,12 +22,10 @@ function findForm(site: Site, id: string): { page: Page; form: BlockOf<'form'> }
   throw new MissingError('This form is no longer on any page.')
 }
 
-const labelOf = (field: BlockOf<'field'>) => plainText(Object.values(field.words)[0] ?? []).trim()
-
 /** The fields of a form, by the names under which they are sent. */
 const fieldsOf = (form: BlockOf<'form'>) =>
   [...walk(form)].flatMap((block) =>
-    block.kind === 'field' ? [{ field: block, label: labelOf(block), name: slug(labelOf(block) || block.input) || block.id }] : [],
+    block.kind === 'field' && !block.hidden ? [{ field: block, label: labelOf(block), name: fieldNames(form).get(block.id)! }] : [],
   )
 
 function check(field: BlockOf<'field'>, label: string, value: string): void {
@@ -47,10 +44,12 @@ function check(field: BlockOf<'field'>, label: string, value: string): void {
 export function receiveEntry(store: Store, siteId: string, formId: string, sent: URLSearchParams): string {
   const { site } = getSite(store, siteId)
   const { page, form } = findForm(site, formId)
-  const fields = fieldsOf(form).map(({ field, label, name }) => {
+  const asked = fieldsOf(form)
+  const labels = asked.map((one) => one.label)
+  const fields = asked.map(({ field, label, name }) => {
     const value = sent.get(name) ?? ''
     check(field, label, value)
-    return { name: label || name, value: value.trim() }
+    return { name: labels.filter((one) => one === label).length > 1 || label === '' ? name : label, value: value.trim() }
   })
   store.db
     .insert(entries)

@@ -1,5 +1,5 @@
 import { webFiles } from '#core/formats/web-files'
-import { pageFile } from '#core/render/site'
+import { pageFile } from '#core/render/own-links'
 import { findings } from '#core/checks/deliver'
 import { store } from '#server/database'
 import { getSite } from '#server/sites'

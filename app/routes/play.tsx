@@ -1,4 +1,4 @@
-import { pageFile } from '#core/render/site'
+import { pageFile } from '#core/render/own-links'
 import { store } from '#server/database'
 import { getSite } from '#server/sites'
 import { Play } from '../play/play'

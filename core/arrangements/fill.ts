@@ -7,7 +7,14 @@ import { isContainer, walk, withNewIds } from '#core/site/tree'
 import type { Words } from '#core/site/words'
 
 /** Words that are to be placed, in every language that they have. */
-export type Placeable = { role: Role; entry: number; words: Words; link?: Link }
+export type Placeable = {
+  role: Role
+  entry: number
+  words: Words
+  link?: Link
+  /** For a link of a header: true where it belongs into the nav, false for the name. */
+  inNav?: boolean
+}
 
 /** Slots of these roles may be followed by another of their kind, so that any number of words finds a place. */
 const REPEATS: ReadonlySet<Role> = new Set<Role>(['text', 'item', 'link', 'label', 'call'])
@@ -46,9 +53,13 @@ export function fillSlots(section: Section, list: readonly Placeable[], makeId: 
   const filled = new Map<string, WordBlock>()
   const last = new Map<string, WordBlock>()
   const slots = slotsOf(section).map((slot) => ({ ...slot }))
+  const inNav = new Set([...walk(section)].flatMap((block) => (block.kind === 'nav' ? block.children.map((one) => one.id) : [])))
+  const suits = (one: Placeable, block: WordBlock) => one.inNav === undefined || one.inNav === inNav.has(block.id)
   const place = (one: Placeable, entry: number): boolean => {
-    const key = `${entry} ${one.role}`
-    let slot = slots.find((other) => other.role === one.role && other.entry === entry && !filled.has(other.block.id))?.block
+    const key = `${entry} ${one.role} ${one.inNav}`
+    let slot = slots.find(
+      (other) => other.role === one.role && other.entry === entry && !filled.has(other.block.id) && suits(one, other.block),
+    )?.block
     const before = last.get(key)
     if (!slot && before && REPEATS.has(one.role)) slot = repeat(section, before, makeId)
     if (!slot) return false
@@ -61,7 +72,9 @@ export function fillSlots(section: Section, list: readonly Placeable[], makeId: 
   // What has no slot in its own entry may take an empty one of its role among the section's own.
   return left.filter((i) => {
     const one = list[i]!
-    const free = slots.find((other) => other.role === one.role && other.entry === 0 && !filled.has(other.block.id))?.block
+    const free = slots.find(
+      (other) => other.role === one.role && other.entry === 0 && !filled.has(other.block.id) && suits(one, other.block),
+    )?.block
     if (!free) return true
     setWords(free, one)
     filled.set(free.id, free)

@@ -1,4 +1,4 @@
-import { pageFile } from '#core/render/site'
+import { linkOfHref, pageFile } from '#core/render/own-links'
 import { listedPages } from '#core/render/page'
 import type { Link } from '#core/site/link'
 import type { Block, BlockOf, Page, Site, WordBlock } from '#core/site/schema'
@@ -16,12 +16,19 @@ function* visible(block: Block, form?: BlockOf<'form'>): Generator<{ block: Bloc
   if (isContainer(block)) for (const child of block.children) yield* visible(child, inner)
 }
 
+/** A block and all that it holds, but for what is hidden. */
+export const visibleIn = (block: Block): Block[] => [...visible(block)].map((one) => one.block)
+
+/** The blocks of a page that are not hidden, nor inside something that is, each with the form around it. */
 export const visibleBlocks = (page: Page) => page.sections.flatMap((section) => [...visible(section)])
 
 /** The place that a link leads to, in words that are equal for equal places. */
 export function placeOfLink(site: Site, link: Link | undefined): string {
   if (!link) return 'nowhere'
-  if ('href' in link) return link.href
+  if ('href' in link) {
+    const own = linkOfHref(site, link.href)
+    return own && !('href' in own) ? placeOfLink(site, own) : link.href
+  }
   const page = site.pages.find((one) => one.id === link.page)
   if (!page) return 'a page that is gone'
   const section = page.sections.find((one) => one.id === link.section)

@@ -1,4 +1,5 @@
-import { pageFile, printSite } from '#core/render/site'
+import { pageFile } from '#core/render/own-links'
+import { printSite } from '#core/render/site'
 import type { Page, Site } from '#core/site/schema'
 
 /** Colours and faces that a page really uses, whatever the style guide has besides. */

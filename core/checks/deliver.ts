@@ -3,6 +3,7 @@ import { isPlaceholder } from '#core/deck/filler'
 import { sectionClasses } from '#core/render/names'
 import { hasWords, walk, walkPage } from '#core/site/tree'
 import { plainText } from '#core/site/words'
+import { visibleBlocks, visibleIn } from '#core/brief/targets'
 import { linkProblem } from './links'
 
 /** Something to mend before a site is handed over: where, and what in one sentence. */
@@ -62,7 +63,7 @@ const inForms = (page: Page): Set<string> =>
 const forms: Check = (_, blocks) =>
   blocks.flatMap((block) => {
     if (block.kind !== 'form') return []
-    const inside = [...walk(block)]
+    const inside = visibleIn(block)
     return [
       block.sendTo
         ? undefined
@@ -81,7 +82,7 @@ const placeholders: Check = (_, blocks, { language }) => {
 }
 
 const headings: Check = (_, blocks) => {
-  const levels = blocks.flatMap((block) => (block.kind === 'heading' && !block.hidden ? [block] : []))
+  const levels = blocks.flatMap((block) => (block.kind === 'heading' ? [block] : []))
   const first = levels.filter((block) => block.level === 1)
   const count =
     first.length === 1
@@ -111,7 +112,7 @@ const head: Check = (page, _, { language }) => [
 /** All that stands in the way of handing a site over, page by page. */
 export function findings(site: Site): DeliverFinding[] {
   return site.pages.flatMap((page) => {
-    const blocks = [...walkPage(page)]
+    const blocks = visibleBlocks(page).map((one) => one.block)
     return [head, headings, emptySlots, placeholders, pictures, links, forms].flatMap((check) =>
       check(page, blocks, site).flatMap((found) => (found ? [{ page: page.id, ...found }] : [])),
     )

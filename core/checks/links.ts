@@ -1,5 +1,6 @@
+import { visibleBlocks } from '#core/brief/targets'
 import { sectionClasses } from '#core/render/names'
-import { pageFile } from '#core/render/site'
+import { isOwn, ownParts, pageFile, sectionAt } from '#core/render/own-links'
 import type { Edit } from '#core/edits/index'
 import type { Link } from '#core/site/link'
 import type { Block, Page, Site } from '#core/site/schema'
@@ -20,15 +21,16 @@ function* hrefsIn(spans: readonly Span[]): Generator<string> {
   }
 }
 
-/** True for an address that is within the site: a file name, with or without a section. */
-const isOwn = (href: string) => !/^([a-z]+:|\/\/)/i.test(href)
-
 /** What is wrong with an address within the site; `undefined` if it leads somewhere. */
 function problemOf(href: string, page: Page, site: Site, anchors: Map<string, string>): string | undefined {
-  const [path = '', anchor] = href.replace(/^\//, '').split('#')
-  const target = path === '' ? page : site.pages.find((one) => pageFile(one) === path || one.address === path)
+  const { path, anchor, page: other } = ownParts(site, href)!
+  const target = path === '' ? page : other
   if (!target) return `leads to “${path}”, which is no page of this site.`
-  if (!anchor || target.sections.some((one) => anchors.get(one.id) === anchor && !one.hidden)) return undefined
+  if (anchor === '') return undefined
+  // Within its own page a browser looks for the very anchor; to another page the link is written for the section.
+  const found =
+    path === '' ? target.sections.some((one) => anchors.get(one.id) === anchor && !one.hidden) : sectionAt(target, anchor, anchors)
+  if (found) return undefined
   return `leads to “#${anchor}”, and “${target.name}” has no such section.`
 }
 
@@ -45,7 +47,7 @@ export function linkProblem(link: Link, page: Page, site: Site, anchors: Map<str
 export function brokenLinks(site: Site): BrokenLink[] {
   const anchors = sectionClasses(site)
   return site.pages.flatMap((page) =>
-    [...walkPage(page)].flatMap((block): BrokenLink[] => {
+    visibleBlocks(page).flatMap(({ block }): BrokenLink[] => {
       const found: string[] = []
       if ('link' in block && block.link) {
         const problem = linkProblem(block.link, page, site, anchors)

@@ -1,5 +1,5 @@
 import { sectionClasses } from '#core/render/names'
-import { pageFile } from '#core/render/site'
+import { linkOfHref, pageFile } from '#core/render/own-links'
 import type { Link } from '#core/site/link'
 import type { Site } from '#core/site/schema'
 import { hrefSchema } from '#core/site/words'
@@ -34,14 +34,9 @@ function makeLinks(site: Site): DeckLinks {
     },
     read(url) {
       if (url === '') return undefined
-      const [path = '', anchor] = url.replace(/^\//, '').split('#')
-      const page = /^https?:|^mailto:|^tel:/i.test(url)
-        ? undefined
-        : site.pages.find((one) => path !== '' && (pageFile(one) === path || one.address === path))
-      if (page) {
-        const section = anchor && page.sections.find((one) => anchorOf().get(one.id) === anchor)
-        return section ? { page: page.id, section: section.id } : { page: page.id }
-      }
+      const own = linkOfHref(site, url, anchorOf())
+      if (own) return own
+      // A section that does not stand yet is waited for, under its address.
       return hrefSchema.safeParse(url).success ? { href: url } : undefined
     },
   }

@@ -7,7 +7,7 @@ import type { MakeId } from '#core/site/ids'
 import type { BlockKind } from '#core/site/kinds'
 import { type Role, roleOf, type Unplaced } from '#core/site/passage'
 import type { Block, Site } from '#core/site/schema'
-import { findBlock, hasWords, isContainer } from '#core/site/tree'
+import { findBlock, hasWords, isContainer, walk } from '#core/site/tree'
 import { plainText } from '#core/site/words'
 import { homeOf } from './deck'
 import { slotsOf } from './slots'
@@ -75,6 +75,13 @@ export function placeAtHome(site: Site, one: Unplaced, makeId: MakeId): Edit[] |
   const free = slotsOf(section).filter(({ block, role }) => role === one.role && isEmpty(block))
   const slot = free.find((other) => other.entry === one.entry) ?? free[0]
   if (slot) return intoSlot(one, slot.block)
+  const nav = one.role === 'link' ? [...walk(section)].find((block) => block.kind === 'nav') : undefined
+  if (nav) {
+    const made = blockFor(one, makeId)
+    const own: Edit[] = nav.follows ? [{ kind: 'field', block: nav.id, field: 'follows', value: null }] : []
+    const insert: Edit = { kind: 'insert', parent: nav.id, index: nav.children.length, blocks: [made] }
+    return [unplacedList([], [one.id]), ...own, insert]
+  }
   const last = slotsOf(section).findLast(({ block, entry }) => entry === one.entry && roleOf(block) === one.role)
   return placeOn(site, one, last?.block.id ?? section.id, makeId)
 }

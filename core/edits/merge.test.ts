@@ -63,7 +63,10 @@ describe('merging', () => {
 
   test('any number of edits makes a batch that the schema takes', () => {
     for (const count of [1, 2, MOST_IN_BATCH, MOST_IN_BATCH + 1, 1700]) {
-      const batch = batchOf('many', Array.from({ length: count }, (_, i) => brief(String(i))))
+      const batch = batchOf(
+        'many',
+        Array.from({ length: count }, (_, i) => brief(String(i))),
+      )
       expect(editSchema.safeParse(batch).success).toBe(true)
       expect(applyEdit(site, batch).site.brief.reasons).toBe(String(count - 1))
     }

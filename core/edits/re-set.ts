@@ -1,6 +1,8 @@
 import { z } from 'zod'
 import { arrange } from '#core/arrangements/arrange'
 import { carryOver, fillSlots, type Placeable } from '#core/arrangements/fill'
+import { finishHeader, openNav, withNavLinks } from '#core/arrangements/header-links'
+import { link as navLink } from '#core/arrangements/build'
 import { arrangementOf } from '#core/arrangements/index'
 import { deckName, homeOf } from '#core/deck/deck'
 import { sameName } from '#core/deck/names'
@@ -51,18 +53,22 @@ export function reSet(site: Site, page: Page, section: Section, arrangementId: s
   const arrangement = arrangementOf(arrangementId)
   if (!arrangement) throw new EditError(`There is no arrangement “${arrangementId}”.`)
   const words = [...wordsToKeep(site, page, section, section), ...wordsFor(site, page, section)]
-  const list: Placeable[] = words.map(({ role, entry, words: spans, link }) => ({
+  const plain = words.map(({ role, entry, words: spans, link, from }): Placeable & { from?: string | undefined } => ({
     role,
     entry,
     words: spans,
+    from,
     ...(link ? { link } : {}),
   }))
+  const list = section.job === 'header' ? withNavLinks(plain, section, site) : plain
   const entries = new Set(list.map((one) => one.entry).filter((entry) => entry > 0)).size
   const made = arrange(arrangement, entries, site.breakpoints, makeId)
+  if (section.job === 'header') openNav(made, list, () => ({ ...navLink(), id: makeId() }))
   const left = fillSlots(made, list, makeId)
+  if (section.job === 'header') finishHeader(made, list, site)
   const pictures = carryOver(section, made, makeId)
   const { fill, ink } = section.style.base ?? {}
-  const plain = made.style.base?.fill === undefined
+  const unfilled = made.style.base?.fill === undefined
   return {
     section: {
       ...made,
@@ -71,7 +77,7 @@ export function reSet(site: Site, page: Page, section: Section, arrangementId: s
       ...(section.name === undefined ? {} : { name: section.name }),
       ...(section.hidden ? { hidden: true } : {}),
       // A fill is kept with its ink, so that the words stay legible, unless the arrangement has its own.
-      style: fill && plain ? { ...made.style, base: { ...made.style.base, fill, ...(ink ? { ink } : {}) } } : made.style,
+      style: fill && unfilled ? { ...made.style, base: { ...made.style.base, fill, ...(ink ? { ink } : {}) } } : made.style,
     },
     left: left.map((i) => ({ ...words[i]!, page: page.id, section: section.id })),
     placed: words.filter((_, i) => !left.includes(i)).map((one) => one.id),

@@ -1,5 +1,6 @@
 import type { BlockOf, Picture, Site } from '#core/site/schema'
-import { pageFile, printSite } from '#core/render/site'
+import { pageFile } from '#core/render/own-links'
+import { printSite } from '#core/render/site'
 import { slug } from '#core/render/names'
 import type { Style } from '#core/render/rules'
 import type { FontFile } from '#core/type/families'

@@ -7,6 +7,7 @@ import { plainText } from '#core/site/words'
 import { isBoxed } from './declarations'
 import { type DrawnIn, shapeFactor } from './drawn'
 import { element } from './element'
+import { fieldNames, labelOf } from './field-names'
 import { slug } from './names'
 import { extentOf, scaled, type Surround } from './surround'
 import { renderWords } from './words'
@@ -40,8 +41,8 @@ export type BlockContext = {
   surround: Surround
   /** What the pictures of the section are drawn at. */
   drawn: DrawnIn
-  /** True inside a form, where a button without a link sends it. */
-  inForm: boolean
+  /** The form around it, which a button without a link sends. */
+  form: BlockOf<'form'> | undefined
   children: ElementContent[]
   /** The pages that a nav which follows them lists, and the one that is printed. */
   pages: readonly ListedPage[]
@@ -147,10 +148,10 @@ const pageLinks = ({ pages, page, addresses }: BlockContext): Element[] =>
 /** What browsers may fill in by themselves, by the kind of input (HTML, 4.10.18.7). */
 const AUTOCOMPLETE: Partial<Record<string, string>> = { email: 'email', tel: 'tel' }
 
-/** A field under its label. Its name, under which entries arrive, comes from the label in the site's first language. */
+/** A field under its label, with the name under which its entries arrive. */
 function field(block: BlockOf<'field'>, context: BlockContext): Element {
   const spans = block.words[context.language] ?? []
-  const name = slug(plainText(Object.values(block.words)[0] ?? [block.input])) || block.id
+  const name = (context.form && fieldNames(context.form).get(block.id)) ?? slug(labelOf(block) || block.input)
   const shared: Properties = { name, ...(block.required ? { required: true } : {}) }
   const autoComplete = AUTOCOMPLETE[block.input]
   const input =
@@ -187,7 +188,7 @@ const handlers: { [K in BlockKind]: Handler<BlockOf<K>> } = {
   item: worded(() => 'li'),
   button: worded(
     (block) => (block.link ? 'a' : 'button'),
-    (block, context) => (block.link ? linked(block, context) : { type: context.inForm ? 'submit' : 'button' }),
+    (block, context) => (block.link ? linked(block, context) : { type: context.form ? 'submit' : 'button' }),
   ),
   link: worded<BlockOf<'link'>>(() => 'a', linked),
   divider: (block, context) => element('hr', attributes(block, context), []),

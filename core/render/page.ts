@@ -1,5 +1,5 @@
 import type { Element, ElementContent } from 'hast'
-import type { Block, Page, Section, Site } from '#core/site/schema'
+import type { Block, BlockOf, Page, Section, Site } from '#core/site/schema'
 import { isContainer, picturesById } from '#core/site/tree'
 import type { ViewportUnit } from '#core/style/css-values'
 import { type Addresses, type ListedPage, renderBlock } from './blocks'
@@ -63,11 +63,11 @@ export function createRenderer(options: RenderOptions) {
     return classes.map
   }
 
-  function visit(block: Block, within: Within, surround: Surround, inForm: boolean): Entry {
+  function visit(block: Block, within: Within, surround: Surround, form?: BlockOf<'form'>): Entry {
     const { site, page, names, drawn } = within
     // The key names what is inside as well: a block elsewhere in the section may have shifted those names.
     const { name, key: named } = names.get(block.id)!
-    const key = `${named}|${surround.key}|${inForm}`
+    const key = `${named}|${surround.key}|${form !== undefined}`
     const known = memory.get(block)
     if (known?.key === key) return known
     const own = rulesOf(block, name, surround, site.breakpoints, options.viewportUnit)
@@ -78,7 +78,7 @@ export function createRenderer(options: RenderOptions) {
       const all = [...own]
       for (const child of block.children) {
         if (child.hidden) continue
-        const printed = visit(child, within, inner, inForm || block.kind === 'form')
+        const printed = visit(child, within, inner, block.kind === 'form' ? block : form)
         if (!printed.element) continue
         children.push(printed.element)
         for (const one of printed.rules) all.push(one)
@@ -97,7 +97,7 @@ export function createRenderer(options: RenderOptions) {
       anchor: name,
       surround,
       drawn,
-      inForm,
+      form,
       children,
       pages,
       page: page.id,
@@ -134,7 +134,7 @@ export function createRenderer(options: RenderOptions) {
       const known = memory.get(section)
       const name = map.get(section.id)!
       // A section is one object with all that it holds, so its own class is all that can have changed.
-      const entry = known?.name === name ? known : visit(section, within(site, page, section, name), outer, false)
+      const entry = known?.name === name ? known : visit(section, within(site, page, section, name), outer)
       printed.push({ id: section.id, element: entry.element!, rules: entry.rules })
     }
     return printed

@@ -11,7 +11,8 @@ import type { Style } from '#core/style/registry'
 import { pixels, role } from '#core/style/values'
 import { createRenderer, type RenderOptions } from './page'
 import { printRules } from './rules'
-import { pageFile, printSite } from './site'
+import { pageFile } from './own-links'
+import { printSite } from './site'
 
 const makeId = idMaker(Math.random)
 const options: RenderOptions = {

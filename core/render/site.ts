@@ -6,6 +6,7 @@ import { fallbackCss, familiesOf, type FontFile, fontFaceCss, fontFiles, needsSu
 import type { Link } from '#core/site/link'
 import { element } from './element'
 import { sectionClasses } from './names'
+import { linkOfHref } from './own-links'
 import { createRenderer, pageBody, type RenderedSection } from './page'
 import { printRules, type Rule, type Style } from './rules'
 import { inlineOnce, sharedRules, tokenDeclarations, usedTokens, withTokens } from './shared-rules'
@@ -32,15 +33,14 @@ export type PrintedSite = {
 /** What may be typed into the fields of a form, besides what the page shows. */
 const TYPED = Array.from({ length: 95 }, (_, i) => String.fromCharCode(32 + i)).join('')
 
-/** The file that a page is written to. */
-export const pageFile = (page: Page): string => (page.address === '' ? 'index.html' : `${page.address}.html`)
-
 function linkTo(site: Site, anchors: Map<string, string>, address: (page: Page) => string) {
   return (link: Link): string => {
-    if ('href' in link) return link.href
-    const page = site.pages.find((one) => one.id === link.page)
+    const found = 'href' in link ? linkOfHref(site, link.href, anchors) : link
+    if (!found) return 'href' in link ? link.href : '#'
+    if ('href' in found) return found.href
+    const page = site.pages.find((one) => one.id === found.page)
     if (!page) return '#'
-    const anchor = link.section === undefined ? undefined : anchors.get(link.section)
+    const anchor = found.section === undefined ? undefined : anchors.get(found.section)
     return anchor === undefined ? address(page) : `${address(page)}#${anchor}`
   }
 }

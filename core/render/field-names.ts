@@ -1,0 +1,31 @@
+import type { Block, BlockOf } from '#core/site/schema'
+import { walk } from '#core/site/tree'
+import { plainText } from '#core/site/words'
+import { slug } from './names'
+
+/** The label of a field, in the language that it was first written in; empty where it has none. */
+export const labelOf = (field: BlockOf<'field'>): string => plainText(Object.values(field.words)[0] ?? []).trim()
+
+const known = new WeakMap<Block, Map<string, string>>()
+
+/**
+ * The names under which the fields of a form are sent, by the fields' ids: their labels, or what they take where they
+ * have none; a number is put behind a name that stands already. The page and the inbox both go by these.
+ */
+export function fieldNames(form: Block): Map<string, string> {
+  let names = known.get(form)
+  if (names) return names
+  names = new Map()
+  const taken = new Set<string>()
+  for (const block of walk(form)) {
+    if (block.kind !== 'field') continue
+    const label = labelOf(block)
+    const wanted = slug(label === '' ? block.input : label)
+    let name = wanted
+    for (let n = 2; taken.has(name); n++) name = `${wanted}-${n}`
+    taken.add(name)
+    names.set(block.id, name)
+  }
+  if (Object.isFrozen(form)) known.set(form, names)
+  return names
+}

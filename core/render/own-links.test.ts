@@ -1,0 +1,69 @@
+import { describe, expect, test } from 'vitest'
+import { newSection } from '#core/blocks/defaults'
+import { brokenLinks } from '#core/checks/links'
+import { deckLinks } from '#core/deck/links'
+import { makeId } from '#core/deck/deck.fixture'
+import { newSite } from '#core/site/defaults'
+import type { Section, Site } from '#core/site/schema'
+import { ownParts, linkOfHref } from './own-links'
+import { printSite } from './site'
+
+const start = newSite('Boats', makeId)
+const withSections = (...sections: Section[]): Site => ({ ...start, pages: [{ ...start.pages[0]!, sections }] })
+const call: Section = {
+  ...newSection('opening', makeId),
+  children: [
+    {
+      id: 'call',
+      kind: 'button',
+      style: {},
+      look: 'primary',
+      words: { en: ['See the fares'] },
+      link: { href: 'index.html#fares' },
+    },
+  ],
+}
+const fares: Section = {
+  ...newSection('prices', makeId),
+  name: 'Fares',
+  children: [{ id: 'h', kind: 'heading', level: 2, style: {}, words: { en: ['Fares'] } }],
+}
+const addresses = {
+  picture: () => '',
+  page: () => 'here.html',
+  form: () => '',
+  stylesheet: 'style.css',
+  font: () => '',
+}
+
+describe('a link into a section', () => {
+  test('is kept by the deck before the section stands, and is the section’s own from then on', () => {
+    expect(deckLinks(start).read('index.html#fares')).toEqual({ href: 'index.html#fares' })
+    const site = withSections(fares)
+    expect(deckLinks(site).read('index.html#fares')).toEqual({ page: site.pages[0]!.id, section: fares.id })
+    expect(linkOfHref(start, 'index.html#fares')).toBeUndefined()
+    expect(linkOfHref(site, '/index.html#fares')).toEqual({ page: site.pages[0]!.id, section: fares.id })
+  })
+
+  test('that waits is named by the checks, and leads there in the export once the section stands', () => {
+    expect(brokenLinks(withSections(call))[0]!.sentence).toContain('#fares')
+    const site = withSections(call, fares)
+    expect(brokenLinks(site)).toEqual([])
+    const { html } = printSite(site, { addresses, style: 'readable' }).pages[0]!
+    expect(html).toContain('href="here.html#fares"')
+    expect(html).toContain('id="fares"')
+  })
+
+  test('finds a section by its job, by its name in other letters, and not while it is hidden', () => {
+    const site = withSections(call, fares)
+    expect(linkOfHref(site, 'index.html#Fares')).toMatchObject({ section: fares.id })
+    expect(linkOfHref(site, 'index.html#prices')).toMatchObject({ section: fares.id })
+    expect(linkOfHref(withSections({ ...fares, hidden: true }), 'index.html#fares')).toBeUndefined()
+  })
+
+  test('of another site, by mail or by telephone is none of ours', () => {
+    for (const href of ['https://a.example/index.html#fares', 'mailto:a@b.example', 'tel:1', '//a.example/x'])
+      expect(ownParts(start, href)).toBeUndefined()
+    expect(ownParts(start, '#fares')).toMatchObject({ path: '', anchor: 'fares' })
+  })
+})

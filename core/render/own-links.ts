@@ -1,0 +1,44 @@
+import type { Link } from '#core/site/link'
+import type { Page, Section, Site } from '#core/site/schema'
+import { sectionClasses, sectionName, slug } from './names'
+
+/** The file that a page is written to. */
+export const pageFile = (page: Page): string => (page.address === '' ? 'index.html' : `${page.address}.html`)
+
+/** True for an address that is within the site: a file name, with or without a section. */
+export const isOwn = (href: string): boolean => !/^([a-z][a-z0-9+.-]*:|\/\/)/i.test(href)
+
+/** The section of a page that an anchor means: the one that has it, or else one that is called so. */
+export function sectionAt(page: Page, anchor: string, anchors: ReadonlyMap<string, string>): Section | undefined {
+  const shown = page.sections.filter((one) => !one.hidden)
+  const wanted = anchor.toLowerCase()
+  return (
+    shown.find((one) => anchors.get(one.id) === anchor) ??
+    shown.find((one) => slug(sectionName(one)) === wanted) ??
+    shown.find((one) => one.job === wanted)
+  )
+}
+
+/** An address within the site, taken apart: its page, and what follows the `#`. `undefined` for one that leads out. */
+export function ownParts(site: Site, href: string): { page?: Page; path: string; anchor: string } | undefined {
+  if (!isOwn(href)) return undefined
+  const [path = '', anchor = ''] = href.replace(/^\//, '').split('#')
+  const page = path === '' ? undefined : site.pages.find((one) => pageFile(one) === path || one.address === path)
+  return { path, anchor, ...(page ? { page } : {}) }
+}
+
+/**
+ * Where an address within the site leads as things stand. One that was written before its section stood waits as an
+ * address, and leads there from the moment that a section of its name is on the page.
+ */
+export function linkOfHref(
+  site: Site,
+  href: string,
+  anchors: ReadonlyMap<string, string> = sectionClasses(site),
+): Link | undefined {
+  const parts = ownParts(site, href)
+  if (!parts?.page) return undefined
+  if (parts.anchor === '') return { page: parts.page.id }
+  const section = sectionAt(parts.page, parts.anchor, anchors)
+  return section && { page: parts.page.id, section: section.id }
+}
