@@ -29,6 +29,7 @@ export default function App() {
       <Toaster
         position="bottom-right"
         offset={16}
+        style={{ fontFamily: 'var(--font-sans)' }}
         toastOptions={{
           unstyled: true,
           classNames: {

@@ -65,7 +65,7 @@ export function Chooser({ section, onClose }: ChooserProps) {
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/30" />
         <Dialog.Content
           aria-describedby={undefined}
-          className="fixed inset-x-10 inset-y-8 z-50 flex flex-col overflow-hidden rounded-2 bg-ground shadow-float"
+          className="fixed inset-x-10 inset-y-8 z-50 flex flex-col overflow-clip rounded-2 bg-ground shadow-float"
         >
           {/* The neutral face of the wire look. */}
           <link rel="stylesheet" href="/fonts.css" precedence="default" />

@@ -63,7 +63,7 @@ function Preview({ width, share, markup }: ShadowPreviewProps) {
     }
   }, [width])
   return (
-    <span ref={outer} aria-hidden inert className="relative block overflow-hidden" style={{ width: `${share * 100}%`, height }}>
+    <span ref={outer} aria-hidden inert className="relative block overflow-clip" style={{ width: `${share * 100}%`, height }}>
       <span
         ref={inner}
         className="pointer-events-none absolute left-0 top-0 block origin-top-left"

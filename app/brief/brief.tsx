@@ -34,7 +34,7 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
   const page = useComposeState(pageOf)
   const [marked, setMarked] = useState<string | null>(null)
   return (
-    <div className="flex h-screen flex-col overflow-hidden print:block print:h-auto print:overflow-visible">
+    <div className="flex h-screen flex-col overflow-clip print:block print:h-auto print:overflow-visible">
       <div className="print:hidden">
         <SiteBar
           screen="brief"

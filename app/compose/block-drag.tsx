@@ -13,7 +13,7 @@ import { surroundAt } from './edge-drag'
 import { blockName, type ComposeState, type ComposeStore, editAll, select } from './store'
 
 /** Where a dragged block would go: into a container at an index, and from which column where it lands in free space. */
-type DropPlace = { parent: string; index: number; start: number | null; line: Box; words: string }
+type DropPlace = { parent: string; index: number; start: number | null; line: Box; words: string; behind?: boolean }
 
 const THRESHOLD = 4
 
@@ -29,7 +29,7 @@ function containerFor(state: ComposeState, at: string | undefined, kind: BlockKi
 }
 
 /** What is dragged: a block of the page, or a new one; `grab` is how far from its left edge it is held, px of the screen. */
-export type Dragged = { kind: BlockKind; id: string; span: number | undefined; grab: number }
+export type Dragged = { kind: BlockKind; id: string; span: number | undefined; grab: number; behind?: boolean }
 
 /** Finds where a block dropped at a point would go. */
 export function dropPlace(state: ComposeState, view: StageView, x: number, y: number, block: Dragged): DropPlace | undefined {
@@ -39,6 +39,16 @@ export function dropPlace(state: ComposeState, view: StageView, x: number, y: nu
   if (!place || !isContainer(place.block)) return undefined
   const container = boxOf(view, place.block.id)
   if (!container) return undefined
+  // What lies behind all has no place among the blocks in front of it: only what it lies behind is chosen.
+  if (block.behind)
+    return {
+      parent: place.block.id,
+      index: 0,
+      start: null,
+      line: container,
+      words: `behind ${blockName(place.block)}`,
+      behind: true,
+    }
   const range = rangeAt(site.breakpoints, view.width)
   const offered = surroundOf(place.block, surroundAt(site, place), site.breakpoints).ranges[range]!
   const siblings = place.block.children
@@ -118,10 +128,11 @@ function dropEdits(store: ComposeStore, id: string, drop: DropPlace): Edit[] {
   const place = findBlock(session.site, id)!
   const from = positionOf(session.site, place)
   const edits: Edit[] = []
-  if (from.parent !== drop.parent || from.index !== drop.index)
+  if (from.parent !== drop.parent || (from.index !== drop.index && !drop.behind))
     edits.push({ kind: 'move', block: id, parent: drop.parent, index: drop.index })
   const styleScope = scope === 'hover' ? 'base' : scope
   const now = place.block.style.base?.start
+  if (drop.behind) return edits
   if (drop.start !== null && place.block.kind !== 'section' && place.block.style.base?.span !== undefined) {
     edits.push({ kind: 'style', block: id, scope: styleScope, values: { start: drop.start } })
   } else if (drop.start === null && now !== undefined && from.parent !== drop.parent) {
@@ -172,7 +183,8 @@ export function useBlockDrag(index: number, surface: RefObject<HTMLDivElement | 
         if (place && place.block.kind !== 'section') {
           const range = rangeAt(state.session.site.breakpoints, view.width)
           const span = valueAt(place.block.style, 'span', state.session.site.breakpoints, range)
-          latest = dropPlace(state, view, x, y, { kind: place.block.kind, id, span, grab })
+          const behind = valueAt(place.block.style, 'position', state.session.site.breakpoints, range) === 'backdrop'
+          latest = dropPlace(state, view, x, y, { kind: place.block.kind, id, span, grab, behind })
         }
         setDrop(latest ? { ...latest, x, y } : null)
       }
@@ -202,7 +214,11 @@ export function useBlockDrag(index: number, surface: RefObject<HTMLDivElement | 
 
   const feedback = drop && (
     <>
-      <div data-drop-line className="pointer-events-none absolute z-20 bg-yarrow" style={drop.line} />
+      <div
+        data-drop-line
+        className={`pointer-events-none absolute z-20 ${drop.behind ? 'border-2 border-dashed border-yarrow' : 'bg-yarrow'}`}
+        style={drop.line}
+      />
       <div
         className="pointer-events-none absolute z-20 whitespace-nowrap bg-ink px-1.5 py-0.5 text-label text-on-ink"
         style={{ left: drop.x + 12, top: drop.y + 12 }}

@@ -27,7 +27,7 @@ export function Compare({ width }: { width: number }) {
       <div className="min-h-0 flex-1 overflow-auto px-[30px] pb-4" data-compare={breakpoints.length}>
         <div ref={stage} className="relative mx-auto" style={{ maxWidth: width }}>
           <LivePage width={width} look="finished" label="Finished look" full />
-          <div className="absolute inset-0 overflow-hidden" style={{ clipPath: `inset(0 ${100 - share * 100}% 0 0)` }}>
+          <div className="absolute inset-0 overflow-clip" style={{ clipPath: `inset(0 ${100 - share * 100}% 0 0)` }}>
             <LivePage width={width} look="wire" label="Wire look" full />
           </div>
           <div

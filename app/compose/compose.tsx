@@ -1,7 +1,8 @@
 import { CircleHelp, Frame as FrameIcon, Grid3x3, Ruler, Slash, SquareSplitHorizontal } from 'lucide-react'
 import { Group, Panel, Separator } from 'react-resizable-panels'
 import { Link } from 'react-router'
-import { BarButton, SiteBar } from '../screen/site-bar'
+import { BarTools } from '../screen/bar-tools'
+import { SiteBar } from '../screen/site-bar'
 import { SiteScreen, type SiteScreenProps } from '../screen/site-screen'
 import { buttonClass } from '../ui/button'
 import { Chooser } from '../arrange/chooser'
@@ -38,7 +39,7 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
   const reSet = useComposeState((state) => pageOf(state).sections.find((one) => one.id === state.chooser?.section))
   const pages = useComposeState((state) => state.pagesOpen)
   return (
-    <div className="flex h-screen flex-col overflow-hidden">
+    <div className="flex h-screen select-none flex-col overflow-clip">
       <Bar exportedRevision={exportedRevision} />
       <Group orientation="vertical" className="min-h-0 flex-1">
         <Panel id="page" minSize="200px">
@@ -79,6 +80,8 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
   )
 }
 
+const pressKey = (key: string) => window.dispatchEvent(new KeyboardEvent('keydown', { key }))
+
 function Bar({ exportedRevision }: { exportedRevision: number | null }) {
   const store = useCompose()
   const page = useComposeState(pageOf)
@@ -93,33 +96,21 @@ function Bar({ exportedRevision }: { exportedRevision: number | null }) {
       exportedRevision={exportedRevision}
       onPages={() => store.setState({ pagesOpen: true })}
       tools={
-        <>
-          <BarButton label="Column grid (G)" pressed={grid} onClick={() => store.setState({ grid: !grid })}>
-            <Grid3x3 size={16} strokeWidth={1.5} />
-          </BarButton>
-          <BarButton label="Distances (D)" pressed={distances} onClick={() => store.setState({ distances: !distances })}>
-            <Ruler size={16} strokeWidth={1.5} />
-          </BarButton>
-          <BarButton label="Wire look in all views (W)" pressed={wire} onClick={() => toggleWire(store)}>
-            <FrameIcon size={16} strokeWidth={1.5} />
-          </BarButton>
-          <BarButton
-            label="Compare wire look and finished look (Shift W)"
-            pressed={comparing}
-            onClick={() => store.setState({ comparing: !comparing })}
-          >
-            <SquareSplitHorizontal size={16} strokeWidth={1.5} />
-          </BarButton>
-          <BarButton
-            label="Everything by name (/)"
-            onClick={() => window.dispatchEvent(new KeyboardEvent('keydown', { key: '/' }))}
-          >
-            <Slash size={16} strokeWidth={1.5} />
-          </BarButton>
-          <BarButton label="All keys (?)" onClick={() => window.dispatchEvent(new KeyboardEvent('keydown', { key: '?' }))}>
-            <CircleHelp size={16} strokeWidth={1.5} />
-          </BarButton>
-        </>
+        <BarTools
+          tools={[
+            { label: 'Column grid (G)', icon: Grid3x3, pressed: grid, onPress: () => store.setState({ grid: !grid }) },
+            { label: 'Distances (D)', icon: Ruler, pressed: distances, onPress: () => store.setState({ distances: !distances }) },
+            { label: 'Wire look in all views (W)', icon: FrameIcon, pressed: wire, onPress: () => toggleWire(store) },
+            {
+              label: 'Compare wire look and finished look (Shift W)',
+              icon: SquareSplitHorizontal,
+              pressed: comparing,
+              onPress: () => store.setState({ comparing: !comparing }),
+            },
+            { label: 'Everything by name (/)', icon: Slash, onPress: () => pressKey('/') },
+            { label: 'All keys (?)', icon: CircleHelp, onPress: () => pressKey('?') },
+          ]}
+        />
       }
     >
       <Link to={`/sites/${siteId}/pages/${page.id}/play`} className={buttonClass('primary')}>

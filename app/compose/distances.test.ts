@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { linesTo } from './distances'
+import { linesTo, within } from './distances'
 
 const box = (left: number, top: number, width: number, height: number) => ({ left, top, width, height })
 const outer = box(0, 0, 400, 300)
@@ -33,4 +33,10 @@ describe('distances', () => {
   test('are px of the page, whatever the view’s zoom', () => {
     expect(linesTo(inner, outer, [], 0.5).map((line) => line.px)).toEqual([200, 440, 200, 300])
   })
+})
+
+test('a figure stays in its view', () => {
+  expect(within(-12, 30, 200)).toBe(0)
+  expect(within(190, 30, 200)).toBe(170)
+  expect(within(50, 30, 200)).toBe(50)
 })

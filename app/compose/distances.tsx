@@ -46,23 +46,27 @@ export function Distances({ index }: { index: number }) {
   const neighbours = siblings
     .filter((one) => one.id !== place.block.id && one.style.base?.position !== 'backdrop')
     .flatMap((one) => boxOf(view, one.id) ?? [])
+  const bounds = { width: view.width * view.scale, height: view.frame.document.documentElement.scrollHeight * view.scale }
   return (
     <svg aria-hidden data-distances className="pointer-events-none absolute inset-0 h-full w-full">
       {linesTo(inner, boxOfElement(parent, view.scale), neighbours, view.scale).map((line) => (
-        <Dimension key={`${line.x1},${line.y1},${line.x2}`} line={line} />
+        <Dimension key={`${line.x1},${line.y1},${line.x2}`} line={line} bounds={bounds} />
       ))}
     </svg>
   )
 }
 
-function Dimension({ line }: { line: Line }) {
+/** Keeps a figure of a size within a length. */
+export const within = (at: number, size: number, length: number): number => Math.max(0, Math.min(at, length - size))
+
+function Dimension({ line, bounds }: { line: Line; bounds: { width: number; height: number } }) {
   const { x1, y1, x2, y2, px } = line
   const level = y1 === y2
   const tick = (x: number, y: number) => (level ? `M${x} ${y - 4}v8` : `M${x - 4} ${y}h8`)
   const label = `${Number(px.toFixed(1))}`
   const width = label.length * 7 + 8
-  const x = (x1 + x2) / 2 - width / 2 + (level ? 0 : width / 2 + 6)
-  const y = (y1 + y2) / 2 - 8 + (level ? 12 : 0)
+  const x = within((x1 + x2) / 2 - width / 2 + (level ? 0 : width / 2 + 6), width, bounds.width)
+  const y = within((y1 + y2) / 2 - 8 + (level ? 12 : 0), 16, bounds.height)
   return (
     <g>
       <path d={`M${x1} ${y1}L${x2} ${y2}${tick(x1, y1)}${tick(x2, y2)}`} stroke="#F4F7F1" strokeWidth="3" fill="none" />

@@ -1,7 +1,9 @@
+import { useLayoutEffect, useRef, useState } from 'react'
 import { rangeAt } from '#core/grid/columns'
 import { useComposeState } from './context'
 import { EdgeDrag } from './edge-drag'
-import { type Box, boxOf, useFrames } from './frames'
+import { type Box, boxOf, type StageView, useFrames } from './frames'
+import { placeOfTab, TAB_HEIGHT, wordsNear } from './name-tab'
 import { blockName, selected } from './store'
 
 const ARM = 10
@@ -20,18 +22,37 @@ export function Marks({ index }: { index: number }) {
   return (
     <>
       <Corners box={box} />
-      {!editing && (
-        <div
-          className="pointer-events-none absolute z-10 whitespace-nowrap bg-yarrow px-1.5 text-label font-semibold text-ink"
-          style={{ left: Math.max(0, box.left - 4), top: box.top >= 20 ? box.top - 20 : box.top + 2 }}
-        >
-          {blockName(place.block)}
-        </div>
-      )}
+      {!editing && <NameTab view={view} box={box} block={place.block.id} name={blockName(place.block)} />}
       {place.ancestors.length > 0 && !editing && (
         <EdgeDrag view={view} place={place} box={box} range={rangeAt(breakpoints, view.width)} />
       )}
     </>
+  )
+}
+
+type NameTabProps = { view: StageView; box: Box; block: string; name: string }
+
+/** The name of the selection, where it covers no words. */
+function NameTab({ view, box, block, name }: NameTabProps) {
+  const tab = useRef<HTMLDivElement>(null)
+  const [place, setPlace] = useState<{ left: number; top: number }>()
+  // Measured anew at every layout: words near the selection may have moved without it.
+  useLayoutEffect(() => {
+    const { scrollHeight } = view.frame.document.documentElement
+    const size = { width: tab.current!.offsetWidth, height: TAB_HEIGHT }
+    const bounds = { width: view.width * view.scale, height: scrollHeight * view.scale }
+    const next = placeOfTab(box, size, bounds, wordsNear(view, block, box))
+    setPlace((now) => (now?.left === next?.left && now?.top === next?.top ? now : next))
+  }, [view, box, block, name])
+  return (
+    <div
+      ref={tab}
+      data-name-tab
+      className="pointer-events-none absolute z-10 max-w-full select-none truncate bg-yarrow px-1.5 text-label font-semibold leading-[18px] text-ink"
+      style={place ? { left: place.left, top: place.top } : { visibility: 'hidden' }}
+    >
+      {name}
+    </div>
   )
 }
 

@@ -31,7 +31,7 @@ export function Overlay({ index, scale }: { index: number; scale: number }) {
   return (
     <div
       ref={surface}
-      className="absolute inset-0 touch-none"
+      className="absolute inset-0 touch-none select-none"
       style={{ pointerEvents: editing ? 'none' : 'auto' }}
       onPointerDown={(event) => {
         if (event.button !== 0) return

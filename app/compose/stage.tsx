@@ -123,7 +123,7 @@ export function Stage() {
 
   return (
     <FramesProvider value={frames.current}>
-      <div ref={stage} data-stage className="relative h-full overflow-auto bg-ground">
+      <div ref={stage} data-stage tabIndex={-1} className="relative h-full overflow-auto bg-ground outline-none">
         <div className="flex w-max" style={{ paddingLeft: SIDE, paddingRight: GAP, gap: GAP }}>
           {available > 0 &&
             indexes.map((index, position) => (

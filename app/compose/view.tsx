@@ -49,7 +49,7 @@ export const View = memo(function View({ index, width, scale, height, onReady, o
   return (
     <div className="shrink-0" style={{ width: Math.round(width * scale) }}>
       <Caption index={index} width={width} scale={scale} />
-      <div className="relative overflow-hidden bg-field" style={{ height }} data-view={width}>
+      <div className="relative overflow-clip bg-field" style={{ height }} data-view={width}>
         <iframe
           ref={iframe}
           title={`The page at ${width} px`}
@@ -81,19 +81,22 @@ function Caption({ index, width, scale }: { index: number; width: number; scale:
       return { zooms }
     })
   const wide = width * scale > 250
+  const roomy = width * scale > 150
   return (
     <div className="sticky top-0 z-30 flex h-9 items-center gap-2 overflow-hidden bg-ground">
       <button
         type="button"
-        className={`flex items-center gap-2 rounded-2 ${active ? 'text-ink' : 'text-ink-2'}`}
-        title={breakpoint.below === null ? 'Edit all widths' : `Edit widths below ${breakpoint.below} alone`}
+        className={`flex h-6 shrink-0 items-center gap-2 rounded-2 ${active ? 'text-ink' : 'text-ink-2'}`}
+        title={`${breakpoint.columns} columns, ${breakpoint.gutter} gutter. ${breakpoint.below === null ? 'Edit all widths' : `Edit widths below ${breakpoint.below} alone`}`}
         aria-pressed={active}
         onClick={() => store.setState({ scope: active ? 'base' : own })}
       >
         <span className={`figure px-1.5 py-px ${active ? 'bg-yarrow text-ink' : 'bg-ink text-on-ink'}`}>{width}</span>
-        <span className="whitespace-nowrap text-label">
-          {wide ? `${breakpoint.columns} columns, ${breakpoint.gutter} gutter` : `${breakpoint.columns} col`}
-        </span>
+        {(wide || width * scale > 185) && (
+          <span className="whitespace-nowrap text-label">
+            {wide ? `${breakpoint.columns} columns, ${breakpoint.gutter} gutter` : `${breakpoint.columns} col`}
+          </span>
+        )}
       </button>
       <span className="flex-1" />
       <button
@@ -101,7 +104,7 @@ function Caption({ index, width, scale }: { index: number; width: number; scale:
         aria-label={`Wire look at ${width}`}
         title="Wire look (W for all views)"
         aria-pressed={wire}
-        className="shrink-0 rounded-2 p-1 text-ink-2 hover:text-ink aria-pressed:bg-ink aria-pressed:text-on-ink"
+        className={`flex h-6 w-6 shrink-0 items-center justify-center rounded-2 text-ink-2 hover:text-ink aria-pressed:bg-ink aria-pressed:text-on-ink ${roomy ? '' : 'hidden'}`}
         onClick={() =>
           store.setState((state) => {
             const next = new Set(state.wire)
@@ -117,7 +120,7 @@ function Caption({ index, width, scale }: { index: number; width: number; scale:
           <button
             type="button"
             aria-label={`Smaller view at ${width}`}
-            className="p-1 text-ink-2 hover:text-ink"
+            className="flex h-6 w-6 items-center justify-center text-ink-2 hover:text-ink"
             onClick={() => setZoom(scale / 1.15)}
           >
             <Minus size={12} />
@@ -127,7 +130,7 @@ function Caption({ index, width, scale }: { index: number; width: number; scale:
           type="button"
           title="Fit"
           aria-label={`Fit view at ${width}, now ${Math.round(scale * 100)} %`}
-          className="figure text-ink-2 hover:text-ink"
+          className={`figure h-6 min-w-6 text-ink-2 hover:text-ink ${width * scale > 95 ? '' : 'hidden'}`}
           onClick={() => setZoom(null)}
         >
           {Math.round(scale * 100)}%
@@ -136,7 +139,7 @@ function Caption({ index, width, scale }: { index: number; width: number; scale:
           <button
             type="button"
             aria-label={`Larger view at ${width}`}
-            className="p-1 text-ink-2 hover:text-ink"
+            className="flex h-6 w-6 items-center justify-center text-ink-2 hover:text-ink"
             onClick={() => setZoom(scale * 1.15)}
           >
             <Plus size={12} />

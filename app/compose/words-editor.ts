@@ -16,7 +16,7 @@ import { fromMarked, type MarkedText, type MarkValue, toMarked } from '#core/sit
 import { useCompose, useComposeState } from './context'
 import { useFrames } from './frames'
 import { EDITED } from './patch'
-import { type ComposeStore, edit, makeId, type WordsEditing } from './store'
+import { type ComposeStore, edit, makeId, select, type WordsEditing } from './store'
 
 /** A document of words alone: each block is one line of them. */
 const Line = Node.create({ name: 'doc', topNode: true, content: 'inline*' })
@@ -140,7 +140,10 @@ export function useWordsEditor(index: number): void {
     })
     open = editor
     const onLeave = (event: Event) => {
-      if (!element.contains(event.target as globalThis.Node)) store.setState({ words: null })
+      const target = event.target as HTMLElement
+      if (element.contains(target)) return
+      // The press that leaves the words selects what it falls on, as any other does.
+      select(store, target.closest<HTMLElement>('[data-block]')?.dataset.block ?? null)
     }
     view.frame.document.addEventListener('pointerdown', onLeave)
     placeCaret(editor, store.getState().words?.caret)
@@ -152,6 +155,8 @@ export function useWordsEditor(index: number): void {
       for (const name of ['contenteditable', 'role', 'aria-label', 'tabindex', 'translate']) element.removeAttribute(name)
       element.classList.remove('ProseMirror', 'ProseMirror-focused', 'tiptap')
       view.frame.restore(place.block.id)
+      // Keys are the screen's again, and not lost in the frame.
+      document.querySelector<HTMLElement>('[data-stage]')?.focus({ preventScroll: true })
     }
   }, [block, frames, index, store])
 }

@@ -36,7 +36,7 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
   const [importing, setImporting] = useState(false)
   const [searching, setSearching] = useState(false)
   return (
-    <div className="flex h-screen flex-col overflow-hidden">
+    <div className="flex h-screen flex-col overflow-clip">
       <SiteBar screen="copy" exportedRevision={exportedRevision}>
         <Link to={`/sites/${siteId}/pages/${page.id}/compose`} className={buttonClass('primary')}>
           On to Compose

@@ -10,11 +10,12 @@ import { deckOf } from '#core/deck/deck'
 import { deckLinks } from '#core/deck/links'
 import { MAX_DECK } from '#core/deck/parse'
 import { passageMarkdown } from '#core/deck/print'
+import { freshMemory } from '#core/deck/sense'
 import type { Site } from '#core/site/schema'
 import { useCompose } from '../compose/context'
-import { redo, undo } from '../compose/store'
+import { pageOf, redo, undo } from '../compose/store'
 import type { Looked } from './copy'
-import { applyDeck, changeBetween, deckText, outlineOf, readText, sameDeck } from './deck-sync'
+import { applyDeck, changesBetween, deckText, outlineOf, readText, sameDeck } from './deck-sync'
 import { DeckOutline } from './deck-outline'
 
 /** Time that a heading of a page or section may take to be typed, ms. */
@@ -61,6 +62,9 @@ const guard = EditorState.transactionFilter.of((transaction) => {
   return []
 })
 
+/** True where a page or section has a heading without a name. */
+const hasUnnamed = (text: string) => /^#{1,2}[ \t]*$/m.test(text)
+
 /** The passage at a place of the text: the words around the caret, up to blank lines, and who holds them. */
 function passageAt(site: Site, language: string, text: string, at: number): Looked | null {
   const links = deckLinks(site)
@@ -96,6 +100,7 @@ export function DeckEditor({ language, looked, onLook }: DeckEditorProps) {
 
   useEffect(() => {
     let own: Site | null = null
+    let memory = freshMemory(store.getState().session.site)
     let outline = ''
     let waiting: ReturnType<typeof setTimeout> | undefined
     let looking: ReturnType<typeof setTimeout> | undefined
@@ -107,17 +112,27 @@ export function DeckEditor({ language, looked, onLook }: DeckEditorProps) {
       clearTimeout(waiting)
       waiting = undefined
       outline = outlineOf(deck)
-      applyDeck(store, deck, language, 'go', 'copy deck', `deck-${gesture}`)
+      memory = applyDeck(store, deck, language, memory, 'copy deck', `deck-${gesture}`)
       own = siteOf()
     }
     const onType = (value: string) => {
       const now = Date.now()
-      if (now - typed > GESTURE_RESTS) gesture++
-      typed = now
       const deck = readText(siteOf(), value)
+      // What comes, goes or moves with its heading is a step of undo of its own.
+      const outlined = outlineOf(deck) !== outline
+      if (now - typed > GESTURE_RESTS || (outlined && waiting === undefined)) gesture++
+      typed = now
       clearTimeout(waiting)
-      if (outlineOf(deck) === outline) take(value, deck)
-      else waiting = setTimeout(() => take(value), OUTLINE_RESTS)
+      if (!outlined) take(value, deck)
+      // A heading that has lost its name is still being typed: its section waits for the new one.
+      else
+        waiting = setTimeout(() => {
+          if (hasUnnamed(value)) return
+          take(value)
+          gesture++
+          // Links to what was renamed have other addresses now.
+          show()
+        }, OUTLINE_RESTS)
     }
     /** Brings the text to the site, where they say different things. */
     const show = () => {
@@ -125,8 +140,9 @@ export function DeckEditor({ language, looked, onLook }: DeckEditorProps) {
       const now = view.state.doc.toString()
       const wanted = deckText(site, language)
       outline = outlineOf(readText(site, wanted))
-      if (sameDeck(now, wanted, site)) return
-      view.dispatch({ changes: changeBetween(now, wanted), annotations: Transaction.userEvent.of('sync') })
+      if (sameDeck(now, wanted, site, pageOf(store.getState()).name)) return
+      memory = freshMemory(site)
+      view.dispatch({ changes: changesBetween(now, wanted), annotations: Transaction.userEvent.of('sync') })
       setText(wanted)
     }
     /** Finds what the caret stands in, and shows the outline, once typing rests. */

@@ -1,8 +1,9 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
+import { freshMemory } from '#core/deck/sense'
 import { demoSite } from '#core/edits/edits.fixture'
 import { createComposeStore, undo } from '../compose/store'
-import { applyDeck, changeBetween, deckText, outlineOf, readText, sameDeck } from './deck-sync'
+import { applyDeck, changeBetween, changesBetween, deckText, outlineOf, readText, sameDeck } from './deck-sync'
 
 const site = demoSite()
 
@@ -11,6 +12,14 @@ test('the change between two texts makes one out of the other, and is as small a
     fc.property(fc.string(), fc.string(), (a, b) => {
       const { from, to, insert } = changeBetween(a, b)
       expect(a.slice(0, from) + insert + a.slice(to)).toBe(b)
+    }),
+  )
+  fc.assert(
+    fc.property(fc.array(fc.string({ maxLength: 4 })), fc.array(fc.string({ maxLength: 4 })), (a, b) => {
+      let text = a.join('\n')
+      for (const { from, to, insert } of changesBetween(a.join('\n'), b.join('\n')).reverse())
+        text = text.slice(0, from) + insert + text.slice(to)
+      expect(text).toBe(b.join('\n'))
     }),
   )
   expect(changeBetween('Bring a coat.', 'Bring two coats.')).toEqual({ from: 6, to: 12, insert: 'two coats' })
@@ -27,15 +36,10 @@ test('blank lines are not the sense of a deck; words and headings are', () => {
 test('what is typed in one go is one step of undo', () => {
   const store = createComposeStore('s', site.pages[0]!.id, site, 0)
   const text = deckText(site, 'en')
+  let memory = freshMemory(site)
   for (const word of ['hat', 'hats', 'hats!']) {
-    applyDeck(
-      store,
-      readText(store.getState().session.site, text.replace('Bring a coat', `Bring a ${word}`)),
-      'en',
-      'go',
-      'words',
-      'typing-1',
-    )
+    const deck = readText(store.getState().session.site, text.replace('Bring a coat', `Bring a ${word}`))
+    memory = applyDeck(store, deck, 'en', memory, 'words', 'typing-1')
   }
   expect(deckText(store.getState().session.site, 'en')).toContain('Bring a hats!')
   expect(store.getState().undo).toHaveLength(1)

@@ -4,16 +4,17 @@ import { parseDeck } from '#core/deck/parse'
 import type { Deck } from '#core/deck/passage'
 import { printDeck } from '#core/deck/print'
 import { reconcile } from '#core/deck/reconcile'
+import { type DeckMemory, remember, senseOf } from '#core/deck/sense'
 import type { Site } from '#core/site/schema'
 import { type ComposeStore, editAll, makeId } from '../compose/store'
 
 /** The deck of a site as the text of the editor. */
 export const deckText = (site: Site, language: string): string => printDeck(deckOf(site, language), deckLinks(site)).text
 
-/** What a text says, whatever its blank lines: two texts with the same sense need no change. */
-export const sameDeck = (a: string, b: string, site: Site): boolean => {
+/** True if two texts say the same, so that neither needs a change. */
+export const sameDeck = (a: string, b: string, site: Site, home = site.pages[0]!.name): boolean => {
   const links = deckLinks(site)
-  return a === b || printDeck(parseDeck(a, links), links).text === printDeck(parseDeck(b, links), links).text
+  return a === b || senseOf(parseDeck(a, links), links, home) === senseOf(parseDeck(b, links), links, home)
 }
 
 /** Names of pages and sections of a deck; a change of these waits until typing rests, since a heading is typed sign by sign. */
@@ -22,25 +23,46 @@ export const outlineOf = (deck: Deck): string =>
 
 export const readText = (site: Site, text: string): Deck => parseDeck(text, deckLinks(site))
 
-/** Brings the site to what the deck says. @returns true if it changed or had nothing to change */
+/**
+ * Brings the site to what the text of its deck says, once typing rests.
+ * @returns what the editor remembers from then on
+ */
 export function applyDeck(
   store: ComposeStore,
   deck: Deck,
   language: string,
-  missing: 'go' | 'keep',
+  memory: DeckMemory,
   label: string,
   gesture?: string,
-): boolean {
+): DeckMemory {
   const { session, pageId } = store.getState()
-  const edits = reconcile(session.site, deck, { language, links: deckLinks(session.site), makeId, missing, home: pageId })
-  return edits.length === 0 || editAll(store, label, edits, gesture)
+  const { site } = session
+  const edits = reconcile(site, deck, { language, links: deckLinks(site), makeId, missing: 'go', home: pageId, ...memory })
+  if (edits.length > 0) editAll(store, label, edits, gesture)
+  return remember(deckOf(site, language), deckOf(store.getState().session.site, language), deck, memory)
 }
 
+type Change = { from: number; to: number; insert: string }
+
 /** The smallest change from one text to another: what stands between their common beginning and end. */
-export function changeBetween(from: string, to: string): { from: number; to: number; insert: string } {
+export function changeBetween(from: string, to: string): Change {
   let start = 0
   while (start < from.length && start < to.length && from[start] === to[start]) start++
   let end = 0
   while (end < from.length - start && end < to.length - start && from[from.length - 1 - end] === to[to.length - 1 - end]) end++
   return { from: start, to: from.length - end, insert: to.slice(start, to.length - end) }
+}
+
+/** The changes from one text to another, line by line where they have the same number of lines, so that a caret stays. */
+export function changesBetween(from: string, to: string): Change[] {
+  const [before, after] = [from.split('\n'), to.split('\n')]
+  if (before.length !== after.length) return [changeBetween(from, to)]
+  let at = 0
+  return before.flatMap((line, i) => {
+    const start = at
+    at += line.length + 1
+    if (line === after[i]) return []
+    const change = changeBetween(line, after[i]!)
+    return [{ from: start + change.from, to: start + change.to, insert: change.insert }]
+  })
 }

@@ -27,7 +27,7 @@ export type DeliverProps = {
 export function Deliver(props: DeliverProps) {
   const { siteId, site, page, file, exported } = props
   return (
-    <div className="flex h-screen flex-col overflow-hidden">
+    <div className="flex h-screen flex-col overflow-clip">
       <TopBar
         siteName={site.name}
         pageName={page.name}
@@ -261,7 +261,7 @@ function LivePage({ siteId, file, site, page }: { siteId: string; file: string; 
           {page.name}, as exported, {site.breakpoints[0]!.columns} columns
         </span>
       </p>
-      <div ref={box} className="min-h-0 flex-1 overflow-hidden bg-field">
+      <div ref={box} className="min-h-0 flex-1 overflow-clip bg-field">
         <iframe
           title={`${page.name} as exported`}
           src={`/visit/${siteId}/${file}`}

@@ -19,7 +19,7 @@ const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 
 /** What visitors of the played pages sent with their forms. */
 export function Inbox({ siteId, site, page, revision, exportedRevision, entries }: InboxProps) {
   return (
-    <div className="flex h-screen flex-col overflow-hidden">
+    <div className="flex h-screen flex-col overflow-clip">
       <TopBar
         siteName={site.name}
         pageName={page.name}

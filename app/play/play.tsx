@@ -39,7 +39,7 @@ export function Play({ siteId, site, page, file, exported }: PlayProps) {
   const breakpoint = site.breakpoints[rangeAt(site.breakpoints, width)]!
   const set = (next: number) => setWidth(Math.min(MOST, Math.max(LEAST, Math.round(next))))
   return (
-    <div className="flex h-screen flex-col overflow-hidden">
+    <div className="flex h-screen flex-col overflow-clip">
       <TopBar
         siteName={site.name}
         pageName={page.name}
@@ -98,10 +98,10 @@ export function Play({ siteId, site, page, file, exported }: PlayProps) {
           Open alone
         </a>
       </div>
-      <main ref={stage} className="flex min-h-0 flex-1 justify-center overflow-hidden px-7 pt-4">
+      <main ref={stage} className="flex min-h-0 flex-1 justify-center overflow-clip px-7 pt-4">
         <div className="relative" style={{ width: width * scale }}>
           <Side side="left" scale={scale} width={width} onWidth={set} />
-          <div className="h-full overflow-hidden bg-field">
+          <div className="h-full overflow-clip bg-field">
             <PageFrame src={`/visit/${siteId}/${file}`} width={width} scale={scale} title={`${page.name} at ${width} px`} />
           </div>
           <Side side="right" scale={scale} width={width} onWidth={set} />

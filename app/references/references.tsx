@@ -29,7 +29,7 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
   const [picking, setPicking] = useState(false)
   const cards = board.filter((one) => chosen.has(one.id))
   return (
-    <div className="flex h-screen flex-col overflow-hidden">
+    <div className="flex h-screen flex-col overflow-clip">
       {/* Samples of type are set in the faces that pages may have. */}
       <link rel="stylesheet" href="/fonts.css" precedence="default" />
       <SiteBar screen="references" exportedRevision={exportedRevision}>

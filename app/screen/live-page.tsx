@@ -153,7 +153,7 @@ export function LivePage({
       data-live={width}
       onScroll={onScroll && ((event) => onScroll(event.currentTarget.scrollTop))}
     >
-      <div className="relative overflow-hidden" style={{ width: width * scale, height: height * scale }}>
+      <div className="relative overflow-clip" style={{ width: width * scale, height: height * scale }}>
         <iframe
           ref={iframe}
           title={label ?? `The page at ${width} px`}

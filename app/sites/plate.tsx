@@ -55,7 +55,7 @@ export function Plate({ site, number, submit }: PlateProps) {
         className="block border border-line-strong bg-field hover:border-ink"
         aria-label={`Open ${site.name}`}
       >
-        <div ref={frame} className="relative overflow-hidden" style={{ aspectRatio: `${WIDTH} / ${HEIGHT}` }}>
+        <div ref={frame} className="relative overflow-clip" style={{ aspectRatio: `${WIDTH} / ${HEIGHT}` }}>
           <iframe
             title={`First page of ${site.name}`}
             src={`/visit/${site.id}/index.html?r=${site.revision}`}

@@ -1,7 +1,7 @@
 import { scaleBand } from 'd3-scale'
 import { useState } from 'react'
 import { contrast } from '#core/colour/contrast'
-import { type Pair, pairsOn } from '#core/colour/pairs'
+import { type Pair, pairsOn, rangesInWords } from '#core/colour/pairs'
 import { type Repair, repairsOf, withColour } from '#core/colour/repairs'
 import type { Vision } from '#core/colour/vision'
 import { VISIONS } from '#core/colour/vision'
@@ -171,7 +171,8 @@ function Short({ pair }: { pair: Pair }) {
           className="text-left underline decoration-dotted underline-offset-2"
           onClick={() => show(pair.blocks[0] ?? null)}
         >
-          {pair.ink} on {pair.ground} has {pair.ratio.toFixed(2)} : 1 in {places(pair.blocks.length)}; {pair.needed} : 1 is needed.
+          {pair.ink} on {pair.ground} has {pair.ratio.toFixed(2)} : 1 in {places(pair.blocks.length)}
+          {pair.ranges.length < site.breakpoints.length && `, ${rangesInWords(site, pair.ranges)}`}; {pair.needed} : 1 is needed.
         </button>
         <div className="mt-1 flex flex-wrap gap-1.5">
           {repairs.length === 0 && (

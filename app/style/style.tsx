@@ -41,7 +41,7 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
     <ChosenDirection value={chosen}>
       <GuideProvider value={site.guide}>
         <ShownProvider value={{ show: setMarked, vision, setVision, measured }}>
-          <div className="flex h-screen flex-col overflow-hidden">
+          <div className="flex h-screen flex-col overflow-clip">
             {/* Faces are shown in themselves. */}
             <link rel="stylesheet" href="/fonts.css" precedence="default" />
             <SiteBar screen="style" exportedRevision={exportedRevision}>

@@ -2,10 +2,11 @@ import { describe, expect, test } from 'vitest'
 import { withColour } from '#core/colour/repairs'
 import { demoSite } from '#core/edits/edits.fixture'
 import { applyEdit, type Edit } from '#core/edits/index'
+import { newSection } from '#core/blocks/defaults'
 import { newSite } from '#core/site/defaults'
 import type { Site } from '#core/site/schema'
 import { walkPage } from '#core/site/tree'
-import { isComposed, stepsOf } from './steps'
+import { stepsOf } from './steps'
 
 const site = demoSite()
 const stepsFor = (of: Site, exported = false) => stepsOf({ siteId: 's', site: of, page: of.pages[0]!, exported })
@@ -17,7 +18,7 @@ describe('the path of the work', () => {
     const steps = stepsFor(site)
     expect(steps.map((one) => one.name)).toEqual(['Brief', 'Copy', 'References', 'Compose', 'Style', 'Deliver'])
     expect(steps.map((one) => one.to)).toEqual(steps.map((one) => `/sites/s/pages/autumn/${one.name.toLowerCase()}`))
-    expect(steps.every((one) => one.what.startsWith('Complete when'))).toBe(true)
+    expect(steps.every((one) => one.conditions.length > 0 && one.complete === one.conditions.every(({ met }) => met))).toBe(true)
   })
 
   test('is complete in the demo but for what has not been exported', () => {
@@ -27,7 +28,12 @@ describe('the path of the work', () => {
 
   test('has nothing done on a new site', () => {
     let n = 0
-    expect(done(newSite('New', () => `id${n++}`))).toEqual([])
+    const empty = newSite('New', () => `id${n++}`)
+    expect(done(empty)).toEqual([])
+    // Nor with sections that have no word yet, nor any slot for one.
+    const section = newSection('reasons', () => `id${n++}`)
+    const bare = applyEdit(empty, { kind: 'insert', parent: empty.pages[0]!.id, index: 0, blocks: [section] }).site
+    expect(done(bare)).toEqual([])
   })
 
   test('asks for contrast and for rules to be kept in Style', () => {
@@ -42,7 +48,8 @@ describe('the path of the work', () => {
     const picture = [...walkPage(site.pages[0]!)].find((block) => block.kind === 'picture')!
     const bare = after({ kind: 'field', block: picture.id, field: 'picture', value: null })
     expect(done(bare)).not.toContain('Compose')
-    expect(isComposed(bare.pages[0]!, 'en')).toBe(false)
+    const compose = stepsFor(bare).find((one) => one.name === 'Compose')!
+    expect(compose.conditions.find((one) => !one.met)!.what).toBe('Every picture is chosen: 1 picture left')
     expect(done(after({ kind: 'brief', page: 'autumn', values: { why: '' } }))).not.toContain('Brief')
   })
 

@@ -1,76 +1,96 @@
 import { copyFindings } from '#core/checks/copy'
 import { pairsOn } from '#core/colour/pairs'
 import { brokenRules } from '#core/colour/uses'
+import { visibleBlocks } from '#core/brief/targets'
 import type { Page, Site } from '#core/site/schema'
-import { hasWords, walkPage } from '#core/site/tree'
+import { hasWords } from '#core/site/tree'
 import { plainText } from '#core/site/words'
-import type { Step } from './top-bar'
 
-/** True when every slot of a page has words and every picture is chosen. */
-export function isComposed(page: Page, language: string): boolean {
-  const blocks = [...walkPage(page)]
-  if (blocks.length === 0) return false
-  return blocks.every((block) =>
-    hasWords(block)
-      ? plainText(block.words[language] ?? []).trim() !== ''
-      : block.kind !== 'picture' || block.picture !== undefined,
-  )
-}
+/** One of the things that a step of the path asks for, in words, and whether it is there. */
+export type Condition = { what: string; met: boolean }
+/** A step of the path: it is complete when all that it asks for is there. */
+export type Step = { name: string; to: string; complete: boolean; conditions: Condition[] }
 
-const isBriefed = ({ brief }: Site, page: Page): boolean =>
-  brief.visitors !== '' &&
-  (page.brief.aim ?? brief.aim) !== null &&
-  page.brief.what !== '' &&
-  page.brief.why !== '' &&
-  page.brief.now !== ''
+const count = (number: number, one: string, many = `${one}s`): string => `${number} ${number === 1 ? one : many}`
+const not = (number: number, one: string, many?: string): string => (number === 0 ? '' : `: ${count(number, one, many)} left`)
 
-function isWritten(site: Site, page: Page): boolean {
+type Rule = (site: Site, page: Page) => Condition[]
+
+const briefed: Rule = ({ brief }, page) => [
+  { what: 'It says who visits', met: brief.visitors.trim() !== '' },
+  { what: 'It says what is wanted of them', met: (page.brief.aim ?? brief.aim) !== null },
+  {
+    what: 'It has the three answers of the opening',
+    met: [page.brief.what, page.brief.why, page.brief.now].every((answer) => answer.trim() !== ''),
+  },
+]
+
+const written: Rule = (site, page) => {
   const sections = copyFindings(site, site.language).filter((one) => one.page === page.id)
-  return sections.length > 0 && sections.every((one) => one.findings.every(({ kind }) => kind === 'long' || kind === 'repeated'))
+  const findings = sections.flatMap((one) => one.findings)
+  const of = (...kinds: string[]) => findings.filter(({ kind }) => kinds.includes(kind)).length
+  const [empty, unplaced, others] = [of('empty'), of('unplaced'), of('placeholder', 'vague')]
+  return [
+    { what: 'The page has words', met: sections.some((one) => one.words > 0) },
+    { what: `Every slot has words${not(empty, 'slot')}`, met: empty === 0 },
+    { what: `No words are left over${not(unplaced, 'passage')}`, met: unplaced === 0 },
+    { what: `No words are placeholders or vague${not(others, 'passage')}`, met: others === 0 },
+  ]
 }
 
-const isCollected = ({ board }: Site): boolean =>
-  board.some((one) => one.kind === 'picture') && board.some((one) => one.kind === 'colour')
+const collected: Rule = ({ board }) => [
+  { what: 'The board has a picture', met: board.some((one) => one.kind === 'picture') },
+  { what: 'The board has a colour', met: board.some((one) => one.kind === 'colour') },
+]
 
-const isStyled = (site: Site, page: Page): boolean =>
-  page.sections.length > 0 &&
-  pairsOn(site, page).pairs.every((one) => one.ratio >= one.needed) &&
-  brokenRules(site, page).length === 0
+const composed: Rule = (site, page) => {
+  const blocks = visibleBlocks(page).map((one) => one.block)
+  const empty = blocks.filter((block) => hasWords(block) && plainText(block.words[site.language] ?? []).trim() === '').length
+  const frames = blocks.filter((block) => block.kind === 'picture' && block.picture === undefined).length
+  return [
+    { what: 'The page has sections with words', met: blocks.some(hasWords) },
+    { what: `Every slot has words${not(empty, 'slot')}`, met: empty === 0 },
+    { what: `Every picture is chosen${not(frames, 'picture')}`, met: frames === 0 },
+  ]
+}
 
-const known = new WeakMap<Page, { site: Site; done: Record<string, boolean> }>()
+const styled: Rule = (site, page) => {
+  const { pairs } = pairsOn(site, page)
+  const short = pairs.filter((one) => one.ratio < one.needed).length
+  const broken = brokenRules(site, page).length
+  return [
+    { what: 'The page has words to be read', met: pairs.length > 0 },
+    { what: `Every pair of colours has enough contrast${not(short, 'pair')}`, met: short === 0 },
+    { what: `Every role keeps to what it is meant for${not(broken, 'role')}`, met: broken === 0 },
+  ]
+}
 
-/** Which steps of a page are complete; remembered for as long as the site is the same. */
-function doneOn(site: Site, page: Page): Record<string, boolean> {
+const RULES: [name: string, rule: Rule][] = [
+  ['Brief', briefed],
+  ['Copy', written],
+  ['References', collected],
+  ['Compose', composed],
+  ['Style', styled],
+]
+
+const known = new WeakMap<Page, { site: Site; steps: [string, Condition[]][] }>()
+
+/** What each step of a page asks for; remembered for as long as the site is the same. */
+function conditionsOn(site: Site, page: Page): [string, Condition[]][] {
   const before = known.get(page)
-  if (before?.site === site) return before.done
-  const done = {
-    Brief: isBriefed(site, page),
-    Copy: isWritten(site, page),
-    References: isCollected(site),
-    Compose: isComposed(page, site.language),
-    Style: isStyled(site, page),
-  }
-  known.set(page, { site, done })
-  return done
+  if (before?.site === site) return before.steps
+  const steps = RULES.map(([name, rule]): [string, Condition[]] => [name, rule(site, page)])
+  known.set(page, { site, steps })
+  return steps
 }
-
-/** When each step is complete, in words. */
-const WHEN = {
-  Brief: 'Complete when it says who visits, what is wanted of them, and the three answers of the opening',
-  Copy: 'Complete when every slot has real words and none are left over',
-  References: 'Complete when the board has a picture and a colour',
-  Compose: 'Complete when every slot has words and every picture is chosen',
-  Style: 'Complete when every pair of colours has enough contrast and every role keeps to what it is meant for',
-  Deliver: 'Complete when the newest revision has been exported',
-} as const
 
 /** The steps of the work on a page, and which are complete. */
 export function stepsOf({ siteId, site, page, exported }: { siteId: string; site: Site; page: Page; exported: boolean }): Step[] {
-  const done = { ...doneOn(site, page), Deliver: exported }
-  return Object.entries(WHEN).map(([name, what]) => ({
+  const deliver: Condition[] = [{ what: 'The newest revision has been exported', met: exported }]
+  return [...conditionsOn(site, page), ['Deliver', deliver] as [string, Condition[]]].map(([name, conditions]) => ({
     name,
     to: `/sites/${siteId}/pages/${page.id}/${name.toLowerCase()}`,
-    complete: done[name as keyof typeof done]!,
-    what,
+    complete: conditions.every((one) => one.met),
+    conditions,
   }))
 }

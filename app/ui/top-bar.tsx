@@ -1,11 +1,10 @@
 import { ChevronDown } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
 import type { ReactNode } from 'react'
-import { Link, NavLink } from 'react-router'
+import { Link } from 'react-router'
 import { Floret } from './florets'
-
-/** A step of the path, and whether it is complete. */
-export type Step = { name: string; to: string; complete: boolean; what: string }
+import { StepLink } from './step-link'
+import type { Step } from './steps'
 
 type TopBarProps = {
   siteName: string
@@ -21,20 +20,22 @@ type TopBarProps = {
 export function TopBar({ siteName, pageName, pages, steps, onPages, children }: TopBarProps) {
   return (
     <header className="on-ink flex h-11 shrink-0 items-stretch bg-ink text-on-ink">
-      <div className="flex min-w-0 flex-1 items-center gap-3 pl-3.5">
-        <Link to="/" aria-label="All sites" title="All sites">
+      <div className="flex min-w-0 flex-1 items-center gap-3 pl-3.5 pr-2">
+        <Link to="/" aria-label="All sites" title="All sites" className="shrink-0">
           <Floret />
         </Link>
-        <span className="truncate text-[14px] font-semibold">{siteName}</span>
+        <span className="min-w-8 truncate text-[14px] font-semibold" title={siteName}>
+          {siteName}
+        </span>
         <DropdownMenu.Root>
-          <DropdownMenu.Trigger className="flex items-center gap-1 whitespace-nowrap text-on-ink-2 hover:text-on-ink">
-            {pageName} <ChevronDown size={12} />
+          <DropdownMenu.Trigger className="flex h-6 min-w-10 items-center gap-1 text-on-ink-2 hover:text-on-ink" title={pageName}>
+            <span className="truncate">{pageName}</span> <ChevronDown size={12} className="shrink-0" />
           </DropdownMenu.Trigger>
           <DropdownMenu.Portal>
             <DropdownMenu.Content
               align="start"
               sideOffset={8}
-              className="z-50 min-w-44 rounded-2 border border-line-strong bg-field p-1 text-ink shadow-float"
+              className="z-50 max-h-[70vh] min-w-44 max-w-96 overflow-y-auto rounded-2 border border-line-strong bg-field p-1 text-ink shadow-float"
             >
               {pages.map((page) => (
                 <DropdownMenu.Item
@@ -42,7 +43,9 @@ export function TopBar({ siteName, pageName, pages, steps, onPages, children }: 
                   asChild
                   className="flex h-7 items-center rounded-2 px-2 outline-none data-[highlighted]:bg-ground"
                 >
-                  <Link to={page.to}>{page.name}</Link>
+                  <Link to={page.to} title={page.name}>
+                    <span className="truncate">{page.name}</span>
+                  </Link>
                 </DropdownMenu.Item>
               ))}
               {onPages && (
@@ -57,26 +60,12 @@ export function TopBar({ siteName, pageName, pages, steps, onPages, children }: 
           </DropdownMenu.Portal>
         </DropdownMenu.Root>
       </div>
-      <nav aria-label="Path of the work" className="flex items-stretch border-l border-ink-2/40">
+      <nav aria-label="Path of the work" className="flex shrink-0 items-stretch border-l border-ink-2/40">
         {steps.map((step) => (
-          <NavLink
-            key={step.name}
-            to={step.to}
-            title={step.what}
-            className={({ isActive }) =>
-              `flex items-center gap-2 border-r border-ink-2/40 px-3 ${isActive ? 'bg-ground font-semibold text-ink' : 'text-on-ink-2 hover:text-on-ink'}`
-            }
-          >
-            <span
-              aria-hidden
-              className={`h-2 w-2 rounded-full border ${step.complete ? 'border-yarrow bg-yarrow' : 'border-current'}`}
-            />
-            {step.name}
-            <span className="sr-only">{step.complete ? ', complete' : ''}</span>
-          </NavLink>
+          <StepLink key={step.name} step={step} />
         ))}
       </nav>
-      <div className="flex flex-1 items-center justify-end gap-4 pr-3.5">{children}</div>
+      <div className="flex shrink-0 grow basis-0 items-center justify-end gap-4 pl-3 pr-3.5 max-xl:gap-2">{children}</div>
     </header>
   )
 }

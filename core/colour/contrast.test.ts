@@ -1,8 +1,9 @@
 import { expect, test } from 'vitest'
 import { demoSite } from '#core/edits/edits.fixture'
-import { findBlock, walkPage } from '#core/site/tree'
+import { walkPage } from '#core/site/tree'
 import { plainText } from '#core/site/words'
-import { contrast, contrastOfWords, hexOf } from './contrast'
+import { contrast, hexOf } from './contrast'
+import { contrastOfBlock } from './pairs'
 
 test('the ratios that WCAG gives for its own examples', () => {
   expect(contrast('#000000', '#ffffff')).toBeCloseTo(21, 5)
@@ -15,8 +16,7 @@ test('words are measured on the fill behind them, and not over a picture', () =>
   const named = (text: string) =>
     [...walkPage(site.pages[0]!)].find((block) => 'words' in block && plainText(block.words.en ?? []) === text)!
   const of = (text: string) => {
-    const { block, ancestors } = findBlock(site, named(text).id)!
-    return contrastOfWords(block, ancestors, site)
+    return contrastOfBlock(site, site.pages[0]!, named(text).id)?.ratio
   }
   expect(of('Why people come up the hill')).toBeCloseTo(contrast('#1A1D2E', '#FFFFFF'), 5)
   expect(of('The plan, in three steps')).toBeCloseTo(contrast('#1A1D2E', '#F1F0F9'), 5)

@@ -4,7 +4,7 @@ import { applyEdit, type Edit } from '#core/edits/index'
 import type { Site } from '#core/site/schema'
 import { walkPage } from '#core/site/tree'
 import { contrast } from './contrast'
-import { isLarge, leastPx, neededRatio, pairsOn } from './pairs'
+import { contrastOfBlock, isLarge, leastPx, neededRatio, pairsOn, rangesInWords } from './pairs'
 import { repairsOf, withColour } from './repairs'
 import { brokenRules, colourUses } from './uses'
 
@@ -143,5 +143,43 @@ describe('uses of roles, and rules about them', () => {
       ]),
     )
     expect(colourUses(site, page).some((one) => one.what === 'scrim' && one.use === 'shadows')).toBe(true)
+  })
+})
+
+describe('the contrast of one block', () => {
+  const text = [...walkPage(page)].find(
+    (block) => block.kind === 'text' && pairsOn(site, page).pairs.some((one) => one.blocks.includes(block.id)),
+  )!
+  const narrow = site.breakpoints.at(-1)!
+  const faint: Edit = { kind: 'style', block: text.id, scope: { below: narrow.id }, values: { ink: { role: 'line' } } }
+
+  test('is that of the pair which the Style screen lists, in cards and on buttons as well', () => {
+    for (const pair of pairsOn(site, page).pairs)
+      for (const block of pair.blocks) expect(contrastOfBlock(site, page, block)!.ratio).toBeLessThanOrEqual(pair.ratio + 1e-9)
+    const worst = pairsOn(site, page).pairs[0]!
+    expect(contrastOfBlock(site, page, worst.blocks[0]!)!.ratio).toBeCloseTo(worst.ratio, 9)
+  })
+
+  test('sees an ink that is set for one range of widths only, and says which', () => {
+    const changed = after(faint)
+    const found = contrastOfBlock(changed, changed.pages[0]!, text.id)!
+    expect(found.ratio).toBeLessThan(found.needed)
+    expect(found.ranges).toEqual([site.breakpoints.length - 1])
+    expect(rangesInWords(changed, found.ranges)).toBe(`below ${narrow.below}`)
+    expect(pairsOn(changed, changed.pages[0]!).pairs.find((one) => one.ink === 'line')).toMatchObject({ ranges: found.ranges })
+  })
+
+  test('sees a fill that is set for one range only', () => {
+    const section = page.sections.find((one) => [...walkPage({ ...page, sections: [one] })].some((block) => block.id === text.id))!
+    const filled = after({ kind: 'style', block: section.id, scope: { below: narrow.id }, values: { fill: { role: 'ink-soft' } } })
+    const inside = [...walkPage({ ...page, sections: [section] })].find((block) => block.kind === 'heading')!
+    const wide = contrastOfBlock(site, page, inside.id)!
+    expect(contrastOfBlock(filled, filled.pages[0]!, inside.id)!.ratio).toBeLessThan(wide.ratio)
+  })
+
+  test('ranges are said in words', () => {
+    expect(rangesInWords(site, [0, 1, 2])).toBe('at all widths')
+    expect(rangesInWords(site, [0])).toBe(`from ${site.breakpoints[1]!.below}`)
+    expect(rangesInWords(site, [1])).toBe(`from ${narrow.below} to ${site.breakpoints[1]!.below! - 1}`)
   })
 })

@@ -2,8 +2,11 @@ import { sharedClass } from '#core/render/shared-class'
 import type { Block, Page, Site } from '#core/site/schema'
 import { dressedPage } from '#core/site/directions'
 import type { StateLook } from '#core/site/looks'
+import { rangeAt } from '#core/grid/columns'
 import { isContainer } from '#core/site/tree'
 import { plainText } from '#core/site/words'
+import type { PropertyName } from '#core/style/registry'
+import { valueAt } from '#core/style/resolve'
 import type { Colour, Length } from '#core/style/values'
 import { fluidAt, REM } from '#core/type/fluid'
 import { typeOf } from '#core/type/roles'
@@ -21,6 +24,8 @@ export type Pair = {
   /** What the smallest of these words need (WCAG 2.2, 1.4.3): 3 for large text, else 4.5. */
   needed: number
   blocks: string[]
+  /** Ranges of widths at which they occur, by the index of their breakpoints. */
+  ranges: number[]
 }
 
 /** Words over a picture or a gradient, whose contrast differs from place to place. */
@@ -44,17 +49,8 @@ const isSolid = (colour: Colour | undefined): colour is Colour => colour !== und
 
 type Place = { ink: Colour; ground: Colour | null }
 
-/** What a container makes of what its words stand on; null where a picture or a gradient lies behind them. */
-function inside(block: Block, place: Place, site: Site): Place {
-  const { base } = block.style
-  const card = block.kind === 'group' ? site.guide.looks.cards.find((one) => one.name === block.look) : undefined
-  const backdrop =
-    isContainer(block) &&
-    block.children.some((one) => one.kind === 'picture' && !one.hidden && one.style.base?.position === 'backdrop')
-  const fill = base?.fill ?? card?.fill
-  const ground = base?.gradient || backdrop ? null : isSolid(fill) ? fill : place.ground
-  return { ink: base?.ink ?? card?.ink ?? place.ink, ground }
-}
+/** Words of one block as they stand at one range of widths, in one state; no ground over a picture or a gradient. */
+export type Standing = { block: Block; range: number; ink: Colour; ground: Colour | null; needed: number }
 
 /** The states of a button with the colours that hold in each: what a state leaves open is as at rest. */
 function buttonStates(block: Block, site: Site): StateLook[] {
@@ -64,60 +60,134 @@ function buttonStates(block: Block, site: Site): StateLook[] {
   return [kind.rest, { ...kind.rest, ...kind.hover }, ...(kind.pressed ? [{ ...kind.rest, ...kind.hover, ...kind.pressed }] : [])]
 }
 
+/** Viewports at which sizes are looked at in a range, px: the site's views in it, or its narrow end. */
+function viewportsIn({ breakpoints, views }: Site, range: number): number[] {
+  const inside = views.filter((width) => rangeAt(breakpoints, width) === range)
+  return inside.length > 0 ? inside : [Math.max(320, breakpoints[range + 1]?.below ?? 0)]
+}
+
+/** All words of a page at one range of widths, with their ink and what they stand on. */
+function* standingAt(site: Site, page: Page, range: number): Generator<Standing> {
+  const { breakpoints, guide, language } = site
+  const viewports = viewportsIn(site, range)
+  const value = <N extends PropertyName>(block: Block, name: N) => valueAt(block.style, name, breakpoints, range)
+
+  /** What a container makes of what its words stand on. */
+  function inside(block: Block, place: Place): Place {
+    const card = block.kind === 'group' ? guide.looks.cards.find((one) => one.name === block.look) : undefined
+    const backdrop =
+      isContainer(block) &&
+      block.children.some((one) => one.kind === 'picture' && !one.hidden && value(one, 'position') === 'backdrop')
+    const fill = value(block, 'fill') ?? card?.fill
+    const ground = value(block, 'gradient') || backdrop ? null : isSolid(fill) ? fill : place.ground
+    return { ink: value(block, 'ink') ?? card?.ink ?? place.ink, ground }
+  }
+
+  function neededFor(block: Block): number {
+    const role =
+      block.kind === 'button'
+        ? (guide.buttons.find((one) => one.name === block.look)?.type ?? 'button')
+        : sharedClass(block) || 'body'
+    const type = typeOf(guide, role)
+    const size = value(block, 'size') ?? type?.size
+    return neededRatio(size ? leastPx(size, viewports) : 0, value(block, 'weight') ?? type?.weight ?? 400)
+  }
+
+  function* visit(block: Block, around: Place): Generator<Standing> {
+    if (block.hidden) return
+    const place = inside(block, around)
+    if (isContainer(block)) {
+      for (const child of block.children) yield* visit(child, place)
+      return
+    }
+    if (!('words' in block) || plainText(block.words[language] ?? []).trim() === '') return
+    const stands = (ink: Colour, ground: Colour | null): Standing => ({ block, range, ink, ground, needed: neededFor(block) })
+    const { hover } = block.style
+    const [ownInk, ownFill] = [value(block, 'ink'), value(block, 'fill')]
+    const states = buttonStates(block, site)
+    for (const state of states)
+      yield stands(ownInk ?? state.ink ?? place.ink, isSolid(ownFill) ? ownFill : isSolid(state.fill) ? state.fill : around.ground)
+    const link = block.kind === 'link' ? guide.looks.link : undefined
+    const ink = ownInk ?? link?.rest.ink ?? place.ink
+    if (states.length === 0) {
+      yield stands(ink, place.ground)
+      if (link?.hover.ink && ownInk === undefined) yield stands(link.hover.ink, place.ground)
+    }
+    if (hover?.ink || hover?.fill) yield stands(hover.ink ?? states[0]?.ink ?? ink, isSolid(hover.fill) ? hover.fill : place.ground)
+  }
+
+  const outer: Place = { ink: { role: 'ink' }, ground: { role: 'ground' } }
+  for (const section of dressedPage(site, page).sections) yield* visit(section, outer)
+}
+
+/** The words of a page as they stand at every range of widths. */
+export const standings = (site: Site, page: Page): Standing[] =>
+  site.breakpoints.flatMap((_, range) => [...standingAt(site, page, range)])
+
+/** The contrast ratio of words; `undefined` over a picture or a gradient, and for roles that the guide has not. */
+function ratioOf({ ink, ground }: Standing, { guide }: Site): number | undefined {
+  if (ground === null || !isSolid(ink)) return undefined
+  const [inkHex, groundHex] = [hexOf(ink, guide.colours), hexOf(ground, guide.colours)]
+  return inkHex && groundHex ? contrast(inkHex, groundHex) : undefined
+}
+
+/** The least contrast of one block's words, what they need there, and the ranges of widths at which it is so. */
+export type WordContrast = { ratio: number; needed: number; ranges: number[] }
+
+/** The contrast of a block's words where it is least, over all states and widths; `undefined` over pictures alone. */
+export function contrastOfBlock(site: Site, page: Page, block: string): WordContrast | undefined {
+  const found = standings(site, page).flatMap((one) => {
+    const ratio = one.block.id === block ? ratioOf(one, site) : undefined
+    return ratio === undefined ? [] : [{ ratio, needed: one.needed, range: one.range }]
+  })
+  const [least] = found.sort((a, b) => a.ratio / a.needed - b.ratio / b.needed)
+  if (!least) return undefined
+  const same = found.filter((one) => Math.abs(one.ratio - least.ratio) < 1e-6 && one.needed === least.needed)
+  return { ratio: least.ratio, needed: least.needed, ranges: [...new Set(same.map((one) => one.range))].sort((a, b) => a - b) }
+}
+
 /** Every pair of ink and ground that occurs on a page, the least contrast first; and the words over pictures. */
 export function pairsOn(site: Site, page: Page): { pairs: Pair[]; overPictures: OverPicture[] } {
   const pairs = new Map<string, Pair>()
-  const overPictures: OverPicture[] = []
+  const over = new Map<string, OverPicture>()
   const { colours } = site.guide
-  const note = (block: Block, ink: Colour, ground: Colour | null, needed: number) => {
-    if (ground === null) return void overPictures.push({ block: block.id, ink: nameOf(ink) })
-    const [inkHex, groundHex] = [hexOf(ink, colours), hexOf(ground, colours)]
-    if (!inkHex || !groundHex || !isSolid(ink)) return
+  for (const one of standings(site, page)) {
+    const { block, ink, ground, needed, range } = one
+    if (ground === null) {
+      over.set(`${block.id} ${nameOf(ink)}`, { block: block.id, ink: nameOf(ink) })
+      continue
+    }
+    const ratio = ratioOf(one, site)
+    if (ratio === undefined) continue
     const key = `${nameOf(ink)} ${nameOf(ground)}`
     const known = pairs.get(key)
     if (known) {
       known.needed = Math.max(known.needed, needed)
-      if (known.blocks.at(-1) !== block.id) known.blocks.push(block.id)
-    } else
-      pairs.set(key, {
-        ink: nameOf(ink),
-        ground: nameOf(ground),
-        inkHex,
-        groundHex,
-        ratio: contrast(inkHex, groundHex),
-        needed,
-        blocks: [block.id],
-      })
-  }
-  const visit = (block: Block, around: Place) => {
-    if (block.hidden) return
-    const place = inside(block, around, site)
-    if (isContainer(block)) return block.children.forEach((child) => visit(child, place))
-    if (!('words' in block) || plainText(block.words[site.language] ?? []).trim() === '') return
-    const type = typeOf(
-      site.guide,
-      block.kind === 'button'
-        ? (site.guide.buttons.find((one) => one.name === block.look)?.type ?? 'button')
-        : sharedClass(block) || 'body',
-    )
-    const size = block.style.base?.size ?? type?.size
-    const needed = neededRatio(size ? leastPx(size, site.views) : 0, block.style.base?.weight ?? type?.weight ?? 400)
-    const own = block.style.base
-    const states = buttonStates(block, site)
-    if (states.length === 0) {
-      const link = block.kind === 'link' ? site.guide.looks.link : undefined
-      note(block, own?.ink ?? link?.rest.ink ?? place.ink, place.ground, needed)
-      if (link?.hover.ink) note(block, link.hover.ink, place.ground, needed)
+      if (!known.blocks.includes(block.id)) known.blocks.push(block.id)
+      if (!known.ranges.includes(range)) known.ranges.push(range)
+      continue
     }
-    for (const state of states)
-      note(
-        block,
-        own?.ink ?? state.ink ?? place.ink,
-        isSolid(own?.fill) ? own.fill : isSolid(state.fill) ? state.fill : around.ground,
-        needed,
-      )
+    pairs.set(key, {
+      ink: nameOf(ink),
+      ground: nameOf(ground),
+      inkHex: hexOf(ink, colours)!,
+      groundHex: hexOf(ground, colours)!,
+      ratio,
+      needed,
+      blocks: [block.id],
+      ranges: [range],
+    })
   }
-  const outer: Place = { ink: { role: 'ink' }, ground: { role: 'ground' } }
-  for (const section of dressedPage(site, page).sections) visit(section, outer)
-  return { pairs: [...pairs.values()].sort((a, b) => a.ratio / a.needed - b.ratio / b.needed), overPictures }
+  return { pairs: [...pairs.values()].sort((a, b) => a.ratio / a.needed - b.ratio / b.needed), overPictures: [...over.values()] }
+}
+
+/** Ranges of widths in words: `at all widths`, `below 640`, `from 640 to 1023`. */
+export function rangesInWords({ breakpoints }: Pick<Site, 'breakpoints'>, ranges: readonly number[]): string {
+  if (ranges.length === breakpoints.length) return 'at all widths'
+  const words = ranges.map((range) => {
+    const [upper, lower] = [breakpoints[range]!.below, breakpoints[range + 1]?.below]
+    if (upper === null) return lower === undefined ? 'at all widths' : `from ${lower}`
+    return lower === undefined || lower === null ? `below ${upper}` : `from ${lower} to ${upper - 1}`
+  })
+  return words.join(' and ')
 }

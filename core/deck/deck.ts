@@ -28,21 +28,35 @@ const fromUnplaced = (one: Unplaced, language: string): HeldPassage[] => {
   return words.length === 0 ? [] : [{ role: one.role, entry: one.entry, words, unplaced: one.id, ...linkOf(one) }]
 }
 
-/** Puts unplaced words behind those of their own entry, so that the deck reads in its order. */
-function join(placed: HeldPassage[], unplaced: HeldPassage[]): HeldPassage[] {
-  const all = [...placed]
-  for (const one of unplaced) {
-    const firstEntry = all.findIndex((other) => other.entry > 0)
-    let at: number
-    if (one.entry === 0) at = firstEntry < 0 ? all.length : firstEntry
-    else {
-      const same = all.findLastIndex((other) => other.entry === one.entry)
-      const next = all.findIndex((other) => other.entry > one.entry)
-      at = same >= 0 ? same + 1 : next >= 0 ? next : all.length
-    }
-    all.splice(at, 0, one)
+type Joined = HeldPassage & { after?: string | undefined }
+
+/** Where unplaced words are read among the passages of their section: after what they say, else behind their own entry. */
+function placeAmong(all: readonly Joined[], one: Joined, section: string): number {
+  const block = all.findIndex((other) => 'block' in other && other.block === one.after && other.entry === one.entry)
+  const follows = (from: number) => {
+    let at = from
+    while (all[at]?.after !== undefined && all[at]!.after === one.after && all[at]!.entry === one.entry) at++
+    return at
   }
-  return all
+  if (block >= 0) return follows(block + 1)
+  const firstEntry = all.findIndex((other) => other.entry > 0)
+  const same = all.findIndex((other) => other.entry === one.entry)
+  if (one.after === section && same >= 0) return follows(same)
+  if (one.entry === 0) return firstEntry < 0 ? all.length : firstEntry
+  const next = all.findIndex((other) => other.entry > one.entry)
+  return same >= 0 ? all.findLastIndex((other) => other.entry === one.entry) + 1 : next >= 0 ? next : all.length
+}
+
+/** Puts unplaced words among those that stand in slots. */
+function join(placed: HeldPassage[], unplaced: readonly Unplaced[], section: string, language: string): HeldPassage[] {
+  const all: Joined[] = [...placed]
+  for (const held of unplaced) {
+    for (const passage of fromUnplaced(held, language)) {
+      const one = { ...passage, after: held.after }
+      all.splice(placeAmong(all, one, section), 0, one)
+    }
+  }
+  return all.map(({ after: _, ...one }) => one as HeldPassage)
 }
 
 /** Where an unplaced passage belongs now: its page and section, if they still exist. */
@@ -57,33 +71,50 @@ export function deckOf(site: Site, language: string): Deck<HeldPassage> {
   const homes = site.unplaced.map((one) => ({ one, ...homeOf(site, one) }))
   const pages = site.pages.map((page): DeckPage<HeldPassage> => {
     const sections = page.sections.map((section): DeckSection<HeldPassage> => {
-      const own = homes.filter((home) => home.section === section).flatMap(({ one }) => fromUnplaced(one, language))
-      return { name: deckName(section), section: section.id, passages: join(placedIn(section, language), own) }
+      const own = homes.filter((home) => home.section === section).map(({ one }) => one)
+      const passages = own.length === 0 ? placedIn(section, language) : join(placedIn(section, language), own, section.id, language)
+      return { name: deckName(section), section: section.id, passages }
     })
     const homeless = homes.filter((home) => home.page === page && !home.section).map(({ one }) => one)
-    const named = byName(homeless, language)
+    const waiting = waitingSections(homeless, language)
     // Words that stood above every section heading have no section's name; they are read first.
-    const nameless = named.filter((one) => one.name === '')
-    return { name: page.name, page: page.id, sections: [...nameless, ...sections, ...named.filter((one) => one.name !== '')] }
+    const nameless = waiting.filter((one) => one.name === '')
+    const named = waiting.filter((one) => one.name !== '')
+    const behind = (id: string) => named.filter((one) => one.after === id)
+    const ids = new Set([page.id, ...page.sections.map((one) => one.id)])
+    const last = named.filter((one) => one.after === undefined || !ids.has(one.after))
+    const read = [...behind(page.id), ...sections.flatMap((one) => [one, ...behind(one.section!)]), ...last]
+    return {
+      name: page.name,
+      page: page.id,
+      sections: [
+        ...nameless,
+        ...read.map(({ name, section, passages }) => ({ name, ...(section === undefined ? {} : { section }), passages })),
+      ],
+    }
   })
   const strays = homes.filter((home) => !home.page).map(({ one }) => one)
   const names = [...new Set(strays.map((one) => one.pageName))]
   const others = names.map((name) => ({
     name,
-    sections: byName(
+    sections: waitingSections(
       strays.filter((one) => one.pageName === name),
       language,
-    ),
+    ).map(({ name: title, passages }) => ({ name: title, passages })),
   }))
   return { pages: [...pages, ...others] }
 }
 
-function byName(list: Unplaced[], language: string): DeckSection<HeldPassage>[] {
-  const names = [...new Set(list.map((one) => one.sectionName))]
-  return names
-    .map((name) => ({
-      name,
-      passages: list.filter((one) => one.sectionName === name).flatMap((one) => fromUnplaced(one, language)),
-    }))
+type WaitingSection = DeckSection<HeldPassage> & { after?: string | undefined }
+
+/** Sections that words wait for, in the order of the words: by their group, or else by their name. */
+function waitingSections(list: readonly Unplaced[], language: string): WaitingSection[] {
+  const keyOf = (one: Unplaced) => (one.sectionName === '' ? '' : (one.group ?? `named ${one.sectionName}`))
+  const keys = [...new Set(list.map(keyOf))]
+  return keys
+    .map((key) => {
+      const own = list.filter((one) => keyOf(one) === key)
+      return { name: own[0]!.sectionName, after: own[0]!.after, passages: own.flatMap((one) => fromUnplaced(one, language)) }
+    })
     .filter((one) => one.passages.length > 0)
 }

@@ -16,5 +16,17 @@ export type HeldPassage = Passage & ({ block: string } | { unplaced: string })
 
 export type DeckSection<P extends Passage = Passage> = { name: string; section?: string; passages: P[] }
 export type DeckPage<P extends Passage = Passage> = { name: string; page?: string; sections: DeckSection<P>[] }
+/** The sections of a page: words above every section heading are one section, which is read first. */
+export function namelessFirst(sections: readonly DeckSection[]): DeckSection[] {
+  const nameless = sections.filter((one) => one.name === '')
+  if (nameless.length === 0 || (nameless.length === 1 && sections[0] === nameless[0])) return [...sections]
+  const passages: Passage[] = []
+  for (const one of nameless) {
+    const last = Math.max(0, ...passages.map(({ entry }) => entry))
+    passages.push(...one.passages.map((each) => (each.entry === 0 ? each : { ...each, entry: each.entry + last })))
+  }
+  return [{ name: '', passages }, ...sections.filter((one) => one.name !== '')]
+}
+
 /** The copy deck: words by page and section, in the order in which they are read. */
 export type Deck<P extends Passage = Passage> = { pages: DeckPage<P>[] }

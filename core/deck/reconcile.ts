@@ -5,6 +5,8 @@ import type { Role, Unplaced } from '#core/site/passage'
 import type { Site } from '#core/site/schema'
 import type { Span } from '#core/site/words'
 import { align, type Step } from './align'
+import { type MatchedSection, matchDeck, type MatchOptions, pageFor } from './match'
+import { orderEdits, staying } from './order'
 import { deckOf } from './deck'
 import type { DeckLinks } from './links'
 import { sameName } from './names'
@@ -15,20 +17,7 @@ import { type Slot, slotsOf } from './slots'
 /** What becomes of words that the site has and the new text has not: they go, or they are kept unplaced. */
 type Missing = 'go' | 'keep'
 
-export type ReconcileOptions = {
-  language: string
-  links: DeckLinks
-  makeId: MakeId
-  missing: Missing
-  /** The page that words above every page heading belong to. */
-  home: string
-}
-
-/** The page of the site that a page of the deck is: by its name, or by its address. */
-export function pageFor(site: Site, name: string, home: string): Site['pages'][number] | undefined {
-  if (name === '') return site.pages.find((one) => one.id === home)
-  return site.pages.find((one) => sameName(one.name, name)) ?? site.pages.find((one) => sameName(one.address, name))
-}
+export type ReconcileOptions = MatchOptions & { language: string; links: DeckLinks; makeId: MakeId; missing: Missing }
 
 /** Words of a passage as a slot of another role takes them: what the old role said by its form is kept as a mark. */
 export function wordsAs(role: Role, { role: was, words, link }: Passage): readonly Span[] {
@@ -50,6 +39,12 @@ function seemingRole({ role }: Passage, text: string): Role {
 }
 
 const takesLink = (role: Role) => role === 'call' || role === 'link'
+
+/** The group of words that wait for a section, and what they are read after. */
+const waitingOf = (section: DeckSection, behind: string | undefined): Pick<Unplaced, 'group' | 'after'> => {
+  const { group, after = behind } = section as { group?: string; after?: string }
+  return { ...(group === undefined ? {} : { group }), ...(after === undefined ? {} : { after }) }
+}
 
 type Entry<P extends Passage = Passage> = { entry: number; list: P[] }
 
@@ -86,14 +81,15 @@ type Run = {
 /** Edits that bring the words of a site from its own deck to a new one. Pages and sections that it does not name stay. */
 export function reconcile(site: Site, deck: Deck, options: ReconcileOptions): Edit[] {
   const edits: Edit[] = []
-  /** Words that are to be unplaced, each before the unplaced words that follow them in the deck. */
-  const put: { item: Unplaced; before?: string }[] = []
+  const put: Unplaced[] = []
+  /** Ids of the unplaced words in the order in which the text has them. */
+  const read: string[] = []
   const drop: string[] = []
   const { language, links, makeId } = options
   const key = (passage: Passage) => passageMarkdown({ ...passage, entry: 0 }, links)
   const now = deckOf(site, language)
 
-  const keepUnplaced = (passage: Passage, page: DeckPage, section: DeckSection, before?: string) => {
+  const keepUnplaced = (passage: Passage, page: DeckPage, section: DeckSection, after?: string) => {
     const held = 'unplaced' in passage ? site.unplaced.find((one) => one.id === passage.unplaced) : undefined
     const item: Unplaced = {
       id: held?.id ?? makeId(),
@@ -101,26 +97,38 @@ export function reconcile(site: Site, deck: Deck, options: ReconcileOptions): Ed
       pageName: page.name,
       ...(section.section === undefined ? {} : { section: section.section }),
       sectionName: section.name,
+      ...waitingOf(section, after),
       role: passage.role,
       entry: passage.entry,
       words: { ...held?.words, [language]: [...passage.words] },
+      ...(held?.from === undefined ? {} : { from: held.from }),
       ...(passage.link ? { link: passage.link } : {}),
     }
-    put.push(before === undefined ? { item } : { item, before })
+    put.push(item)
+    read.push(item.id)
   }
 
-  function setWords(old: HeldPassage, next: Passage, page: DeckPage, section: DeckSection) {
-    if ('unplaced' in old) return keepUnplaced({ ...next, unplaced: old.unplaced } as Passage, page, section)
+  function setWords(old: HeldPassage, next: Passage, page: DeckPage, section: DeckSection, after?: string) {
+    if ('unplaced' in old) return keepUnplaced({ ...next, unplaced: old.unplaced } as Passage, page, section, after)
     edits.push({ kind: 'words', block: old.block, words: { [language]: [...wordsAs(old.role, next)] } })
     if (takesLink(old.role) && takesLink(next.role) && links.write(old.link) !== links.write(next.link))
       edits.push({ kind: 'field', block: old.block, field: 'link', value: (next.link ?? null) as never })
   }
 
-  /** True for words that wait for a section whose name has changed. */
-  const isRenamed = (one: HeldPassage, section: DeckSection) =>
-    'unplaced' in one &&
-    section.section === undefined &&
-    site.unplaced.find((other) => other.id === one.unplaced)!.sectionName !== section.name
+  /** True for unplaced words that are read in another place now, or belong to another section or page. */
+  const isElsewhere = (one: HeldPassage, page: DeckPage, section: DeckSection, after: string | undefined) => {
+    if (!('unplaced' in one)) return false
+    const held = site.unplaced.find((other) => other.id === one.unplaced)!
+    const wanted = waitingOf(section, after)
+    return (
+      held.page !== page.page ||
+      (page.page === undefined && held.pageName !== page.name) ||
+      held.section !== section.section ||
+      held.group !== wanted.group ||
+      held.after !== wanted.after ||
+      (section.section === undefined && held.sectionName !== section.name)
+    )
+  }
 
   /** Brings one run of passages, those of an entry or the section's own, to another. */
   function passages(run: Run, next: readonly Passage[]) {
@@ -132,23 +140,29 @@ export function reconcile(site: Site, deck: Deck, options: ReconcileOptions): Ed
       return text === nextKeys.get(b) ? 0 : seemingRole(a, text) === b.role ? 1 : OTHER_ROLE
     }
     const steps = align(run.passages, next, cost, 0.9)
+    // What the words that are read next are read after: the last slot before them, or their section.
+    let behind = options.missing === 'go' ? old.section : undefined
     steps.forEach(({ from, to }, i) => {
       const before = from === undefined ? undefined : run.passages[from]!
       const after = to === undefined ? undefined : { ...next[to]!, entry }
       if (before && after) {
-        if (oldKeys.get(before) !== nextKeys.get(next[to!]!) || isRenamed(before, old)) setWords(before, after, page, old)
+        const changed = oldKeys.get(before) !== nextKeys.get(next[to!]!)
+        if (changed || isElsewhere(before, page, old, behind)) setWords(before, after, page, old, behind)
+        else if ('unplaced' in before) read.push(before.unplaced)
+        if ('block' in before && options.missing === 'go') behind = before.block
       } else if (before) missing(before, page, old)
       else if (after) {
         const slot = emptySlot(run, after, steps, i)
         // A slot without words keeps the link that it has, unless the words bring one.
         if (slot) setWords({ ...after, link: undefined, block: slot } as HeldPassage, after, page, old)
-        else keepUnplaced(after, page, old, unplacedAfter(run, steps, i))
+        else keepUnplaced(after, page, old, behind)
+        if (slot && options.missing === 'go') behind = slot
       }
     })
   }
 
   function sections(old: DeckSection<HeldPassage>, next: DeckSection, page: DeckPage) {
-    const home = site.pages.find((one) => one.id === page.page)?.sections.find((one) => one.id === old.section)
+    const home = site.pages.flatMap((one) => one.sections).find((one) => one.id === old.section)
     const slots = home ? slotsOf(home) : []
     const taken = new Set<string>()
     const run = (entry: number, list: readonly HeldPassage[]): Run => ({ page, old, entry, slots, taken, passages: list })
@@ -172,9 +186,17 @@ export function reconcile(site: Site, deck: Deck, options: ReconcileOptions): Ed
     })
   }
 
+  /** Takes unplaced words out; those in other languages stay. */
+  function takeOut(id: string) {
+    const { words, ...held } = site.unplaced.find((one) => one.id === id)!
+    const others = Object.fromEntries(Object.entries(words).filter(([name]) => name !== language))
+    if (Object.keys(others).length === 0) drop.push(id)
+    else put.push({ ...held, words: others })
+  }
+
   function missing(before: HeldPassage, page: DeckPage, section: DeckSection) {
     if ('unplaced' in before) {
-      if (options.missing === 'go') drop.push(before.unplaced)
+      if (options.missing === 'go') takeOut(before.unplaced)
       return
     }
     edits.push({ kind: 'words', block: before.block, words: { [language]: [] } })
@@ -208,56 +230,98 @@ export function reconcile(site: Site, deck: Deck, options: ReconcileOptions): Ed
     return found?.block.id
   }
 
-  /** The next unplaced words of the run that stay. */
-  function unplacedAfter({ passages: list }: Run, steps: readonly Step[], at: number): string | undefined {
-    for (const { from, to } of steps.slice(at)) {
-      const held = from === undefined || to === undefined ? undefined : list[from]!
-      if (held && 'unplaced' in held) return held.unplaced
-    }
-    return undefined
+  /** Brings a section of the site, or words that wait for one, to what the text says of it. */
+  function section({ next, before }: MatchedSection, target: DeckPage, after: string | undefined) {
+    if (before?.section && !sameName(before.name, next.name) && next.name !== '')
+      edits.push({ kind: 'field', block: before.section, field: 'name', value: next.name.slice(0, 80) })
+    if (before?.section) return sections(before, next, target)
+    // Words above every section heading come first, and follow nothing.
+    const waits = next.name === '' ? {} : { group: groupOf(site, before) ?? makeId(), ...(after === undefined ? {} : { after }) }
+    sections({ name: next.name, passages: before?.passages ?? [], ...waits } as Waiting, next, target)
   }
 
-  /** Words that wait for a page or section which the deck no longer names were taken out of it. */
-  function unnamed(section: DeckSection<HeldPassage>) {
-    if (options.missing === 'keep' || section.section !== undefined) return
-    for (const one of section.passages) if ('unplaced' in one) drop.push(one.unplaced)
-  }
-
-  for (const old of now.pages) {
-    if (old.page === undefined && !deck.pages.some((page) => sameName(page.name, old.name))) old.sections.forEach(unnamed)
-  }
-  for (const page of deck.pages) {
-    const known = pageFor(site, page.name, options.home)
-    const old = now.pages.find((one) => (known ? one.page === known.id : one.page === undefined && sameName(one.name, page.name)))
-    const target: DeckPage = known ? { name: known.name, page: known.id, sections: [] } : { name: page.name, sections: [] }
-    const oldSections = old?.sections ?? []
-    // While a deck is typed, a section of another name in the place of one that is gone was renamed.
-    const otherName = options.missing === 'go' ? 1.5 : 3
-    const steps = align(oldSections, page.sections, (a, b) => (sameName(a.name, b.name) ? 0 : otherName), 1)
-    for (const { from, to } of steps) {
-      const next = to === undefined ? undefined : page.sections[to]!
-      const before = from === undefined ? undefined : oldSections[from]!
-      if (!next) {
-        if (before) unnamed(before)
-        continue
+  if (options.missing === 'keep') {
+    // What the text does not name stays as it is, and nothing is taken for renamed.
+    for (const page of deck.pages) {
+      const known = pageFor(site, page.name, options.home)
+      const old = now.pages.find((one) => (known ? one.page === known.id : one.page === undefined && sameName(one.name, page.name)))
+      const steps = align(old?.sections ?? [], page.sections, (a, b) => (sameName(a.name, b.name) ? 0 : 3), 1)
+      for (const { from, to } of steps) {
+        const before = from === undefined ? undefined : old!.sections[from]!
+        if (to !== undefined)
+          section({ next: page.sections[to]!, ...(before ? { before } : {}) }, targetOf(known, page.name), undefined)
       }
-      if (before?.section && !sameName(before.name, next.name) && next.name !== '')
-        edits.push({ kind: 'field', block: before.section, field: 'name', value: next.name.slice(0, 80) })
-      sections(before?.section ? before : { name: next.name, passages: before?.passages ?? [] }, next, target)
     }
+  } else {
+    const pages = matchDeck(site, now, deck, options)
+    edits.push(...orderEdits(site, pages))
+    for (const page of pages) {
+      const known = site.pages.find((one) => one.id === page.before?.page)
+      if (known && page.name !== '' && !sameName(known.name, page.name) && !sameName(known.address, page.name))
+        edits.push({ kind: 'page-field', page: known.id, values: { name: page.name.slice(0, 120) } })
+      const target = targetOf(known, page.name)
+      let after = known?.id
+      for (const one of page.sections) {
+        section(one, target, after)
+        after = one.before?.section ?? after
+      }
+    }
+    const kept = new Set(pages.flatMap((page) => page.sections.map((one) => one.before)))
+    for (const page of now.pages)
+      for (const one of page.sections) if (!kept.has(one)) one.passages.forEach((passage) => missing(passage, page, one))
   }
-  if (put.length > 0 || drop.length > 0) edits.push(inOrder(site, put, drop))
+  const list = listInOrder(site, put, drop, read, makeId)
+  if (list) edits.push(list)
   return edits
 }
 
-/** The edit of the unplaced words, each new one at the index that its follower has by then. */
-function inOrder(site: Site, put: readonly { item: Unplaced; before?: string }[], drop: string[]): ListEdit {
-  const list = site.unplaced.map((one) => one.id).filter((id) => !drop.includes(id))
-  const placed = put.map(({ item, before }) => {
-    if (list.includes(item.id)) return { item }
-    const at = before === undefined ? list.length : list.indexOf(before)
-    list.splice(at, 0, item.id)
-    return { at, item }
+/** Words that wait for a section: which group of them, and what stands before it. */
+type Waiting = DeckSection<HeldPassage> & { group?: string; after?: string }
+
+const targetOf = (known: Site['pages'][number] | undefined, name: string): DeckPage =>
+  known ? { name: known.name, page: known.id, sections: [] } : { name, sections: [] }
+
+/** The group that waiting words belong to already. */
+function groupOf(site: Site, section: DeckSection<HeldPassage> | undefined): string | undefined {
+  const [first] = section?.passages ?? []
+  return first && 'unplaced' in first ? site.unplaced.find((one) => one.id === first.unplaced)?.group : undefined
+}
+
+/**
+ * The edit of the unplaced words: some go, some are new or change, and all that the text has stand in its order. Words
+ * that must change places are put in anew.
+ */
+function listInOrder(
+  site: Site,
+  put: readonly Unplaced[],
+  drop: readonly string[],
+  read: readonly string[],
+  makeId: MakeId,
+): ListEdit | undefined {
+  const gone = new Set(drop)
+  const changed = new Map(put.map((item) => [item.id, item]))
+  const list = site.unplaced.map((one) => one.id).filter((id) => !gone.has(id))
+  const still = staying(read.map((id) => list.indexOf(id)).filter((at) => at >= 0))
+  const stays = new Set(list.filter((_, at) => still.has(at)))
+  const anew = read.filter((id) => list.includes(id) && !stays.has(id))
+  for (const id of anew) {
+    gone.add(id)
+    list.splice(list.indexOf(id), 1)
+  }
+  const puts: ListEdit['put'] = []
+  read.forEach((id, i) => {
+    const item = changed.get(id) ?? site.unplaced.find((one) => one.id === id)!
+    if (stays.has(id)) {
+      if (changed.has(id)) puts.push({ item } as never)
+      return
+    }
+    const following = read.slice(i + 1).find((one) => stays.has(one))
+    const at = following === undefined ? list.length : list.indexOf(following)
+    list.splice(at, 0, id)
+    puts.push({ at, item: anew.includes(id) ? { ...item, id: makeId() } : item } as never)
   })
-  return { kind: 'list', list: 'unplaced', drop, put: placed }
+  for (const item of put) if (!read.includes(item.id)) puts.push({ item } as never)
+  return puts.length === 0 && gone.size === 0
+    ? undefined
+    : ({ kind: 'list', list: 'unplaced', drop: [...gone], put: puts } as ListEdit)
 }

@@ -168,7 +168,7 @@ export function rulesOf(
     if (before && values === ranges[index - 1] && sameFor(values, setting!, here)) continue
     const now = partsAt(block, values, here, boxed)
     addAnchoring(now.own, block, values, boxed)
-    if (index === 0 && hover) now.own.push(transitionOf(hover, here))
+    if (index === 0 && hover) now.own.push(...transitionOf(hover, here))
     else if (hover) now.own.push(...before!.own.filter(([name]) => name === 'transition'))
     for (const part of PARTS) {
       const declarations = before ? difference(before[part], now[part]) : now[part]
@@ -191,9 +191,12 @@ function selectorOf(selector: string, part: (typeof PARTS)[number]): string {
 const onHover = (hover: StyleValues, setting: Setting) =>
   (Object.keys(hover) as PropertyName[]).flatMap((name) => propertyOf(name).css(hover[name], setting))
 
-function transitionOf(hover: StyleValues, setting: Setting): Declaration {
-  const names = [...new Set(onHover(hover, setting).map(([name]) => name))]
-  return ['transition', names.map((name) => `${name} 0.15s`).join(', ')]
+/** Properties that change at once, since there is nothing between their values (CSS, animation type: discrete). */
+const AT_ONCE: ReadonlySet<string> = new Set(['text-decoration', 'text-decoration-line', 'font-style', 'text-transform'])
+
+function transitionOf(hover: StyleValues, setting: Setting): Declaration[] {
+  const names = [...new Set(onHover(hover, setting).map(([name]) => name))].filter((name) => !AT_ONCE.has(name))
+  return names.length === 0 ? [] : [['transition', names.map((name) => `${name} 0.15s`).join(', ')]]
 }
 
 function hoverRule(block: Block, hover: StyleValues, selector: string, setting: Setting): Rule {

@@ -29,6 +29,13 @@ export const unplacedSchema = z.strictObject({
   pageName: z.string().max(120),
   section: idSchema.optional(),
   sectionName: z.string().max(120),
+  /** Of words that wait for a section which does not stand yet: those of one group belong to the same one. */
+  group: idSchema.optional(),
+  /**
+   * What they are read after: a block of their section, or the section itself where they come first; of words that wait
+   * for a section, the section before it, or the page. Last, if it is not said.
+   */
+  after: idSchema.optional(),
   /** The block that had these words last. */
   from: idSchema.optional(),
   role: z.enum(ROLES),

@@ -91,7 +91,7 @@ function Columns({ columns, name, tab: chosen, onTab }: { columns: TrayColumn[];
   const rest = all ? [] : columns.slice(fit - 1)
   const tab = rest.find((one) => one.name === chosen) ?? rest[0]
   return (
-    <div ref={element} className="flex min-w-0 flex-1 overflow-hidden">
+    <div ref={element} className="flex min-w-0 flex-1 overflow-clip">
       {fixed.map((column) => (
         <section
           key={column.name}

@@ -1,5 +1,4 @@
-import { contrastOfWords } from '#core/colour/contrast'
-import { leastPx, neededRatio } from '#core/colour/pairs'
+import { contrastOfBlock, rangesInWords } from '#core/colour/pairs'
 import { sharedClass } from '#core/render/shared-class'
 import type { Block } from '#core/site/schema'
 import type { Length } from '#core/style/values'
@@ -11,7 +10,7 @@ import { Choice } from '../../ui/choice'
 import { NumberField } from '../../ui/number-field'
 import { useCompose, useComposeState } from '../context'
 import { useFrames } from '../frames'
-import { edit } from '../store'
+import { edit, pageOf } from '../store'
 import { ChoiceOf, LengthOf, NumberOf } from './fields'
 import { ColumnHead, Finding, Row } from './row'
 import type { StyleAccess } from './use-style'
@@ -120,9 +119,9 @@ type Role = { size: Length; weight: number }
 function TypeFindings({ style, role }: { style: StyleAccess; role: Role | undefined }) {
   const site = useComposeState((state) => state.session.site)
   const size = style.get('size') ?? role?.size
-  const { block, ancestors } = style.place
-  const ratio = contrastOfWords(block, ancestors, site)
-  const needed = neededRatio(size ? leastPx(size, site.views) : 0, style.get('weight') ?? role?.weight ?? 400)
+  const { block } = style.place
+  const page = useComposeState(pageOf)
+  const found = contrastOfBlock(site, page, block.id)
   return (
     <>
       {size && 'fluid' in size && (
@@ -132,10 +131,13 @@ function TypeFindings({ style, role }: { style: StyleAccess; role: Role | undefi
         </Finding>
       )}
       <LineCounts block={block} />
-      {ratio !== undefined && (
-        <Finding well={ratio >= needed}>
-          Contrast {ratio.toFixed(1)} : 1 on its ground.{' '}
-          {ratio >= needed ? '' : `At this size ${needed} : 1 is needed (WCAG 2.2, 1.4.3). Choose a darker or lighter ink.`}
+      {found && (
+        <Finding well={found.ratio >= found.needed}>
+          Contrast {found.ratio.toFixed(1)} : 1 on its ground
+          {found.ranges.length === site.breakpoints.length ? '' : `, ${rangesInWords(site, found.ranges)}`}.{' '}
+          {found.ratio >= found.needed
+            ? ''
+            : `At this size ${found.needed} : 1 is needed (WCAG 2.2, 1.4.3). Choose a darker or lighter ink.`}
         </Finding>
       )}
     </>
