@@ -21,6 +21,7 @@ export default [
   route('sites/:siteId/copy-file', 'routes/copy-file.ts'),
   route('sites/:siteId/file', 'routes/site-file.ts'),
   route('sites/:siteId/export', 'routes/export.ts'),
+  route('sites/:siteId/export/pictures', 'routes/export-pictures.ts'),
   route('visit/:siteId/forms/:formId', 'routes/visit-form.ts'),
   route('visit/:siteId/*', 'routes/visit.ts'),
   route('pictures/:hash', 'routes/picture.ts'),

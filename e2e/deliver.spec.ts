@@ -20,7 +20,7 @@ test('a mockup is the page to the pixel, at 1x and 2x', async ({ page, app, cont
   const { height } = await sharp(shot).metadata()
   for (const density of [1, 2]) {
     const download = page.waitForEvent('download')
-    await page.getByRole('button', { name: `Mockup at 768 px, ${density}x` }).click()
+    await page.getByRole('button', { name: `PNG, ${768 * density} px wide: mockup at 768 px, ${density}x` }).click()
     const png = readFileSync(await (await download).path())
     const size = await sharp(png).metadata()
     expect([size.width, size.height]).toEqual([768 * density, height * density])

@@ -87,9 +87,9 @@ const PAGE_AIMS: { value: Aim | 'site'; label: string }[] = [{ value: 'site', la
 const COMFORT_OPTIONS = COMFORTS.map((value) => ({ value, label: COMFORT_NAMES[value] }))
 
 const HINTS: Record<Question, string> = {
-  what: 'Evenings at a hilltop observatory',
-  why: 'The darkest sky within an hour’s drive, and people who explain it',
-  now: 'Book an evening',
+  what: 'What is offered, in words that visitors use themselves',
+  why: 'What it spares them, or what it gives them that nothing else does',
+  now: 'The one action, as the button says it',
 }
 
 function Sheet({ onShow }: { onShow: (block: string | null) => void }) {
@@ -105,13 +105,13 @@ function Sheet({ onShow }: { onShow: (block: string | null) => void }) {
         <div className="grid grid-cols-2 gap-3">
           <Prose
             label="Who visits"
-            placeholder="Families and beginners within an hour’s drive"
+            placeholder="Who they are, how they come here, what they know already"
             value={brief.visitors}
             onChange={(visitors, gesture) => setSite({ visitors }, gesture)}
           />
           <Prose
             label="Why they come"
-            placeholder="A cheap evening out that is not a screen"
+            placeholder="What they are after, in their own words"
             value={brief.reasons}
             onChange={(reasons, gesture) => setSite({ reasons }, gesture)}
           />
@@ -127,7 +127,7 @@ function Sheet({ onShow }: { onShow: (block: string | null) => void }) {
           </div>
           <Prose
             label="Tone"
-            placeholder="Plain, warm, a little dry"
+            placeholder="Plain, warm, exact …"
             value={brief.tone}
             onChange={(tone, gesture) => setSite({ tone }, gesture)}
           />
@@ -147,7 +147,7 @@ function Sheet({ onShow }: { onShow: (block: string | null) => void }) {
           <Prose
             hidden
             label="The action of the site, in words"
-            placeholder="Book an evening"
+            placeholder="As the button says it"
             most={400}
             value={brief.action}
             onChange={(action, gesture) => setSite({ action }, gesture)}

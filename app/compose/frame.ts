@@ -71,6 +71,8 @@ export function createFrame(iframe: HTMLIFrameElement, width: number): Frame {
     document,
     width,
     show(page) {
+      // Words are hyphenated by the rules of their language, as on the published page.
+      document.documentElement.lang = page.language
       adopt(page)
       patch(document.body, body, page.body, shown)
       body = page.body

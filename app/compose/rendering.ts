@@ -8,7 +8,7 @@ import type { Page, Picture, Site } from '#core/site/schema'
 import { fallbackCss, familiesOf, fontFaceCss, fontFiles } from '#core/type/families'
 
 /** A page as the views show it. */
-export type RenderedPage = { body: Element; sections: readonly RenderedSection[]; sharedCss: string }
+export type RenderedPage = { body: Element; sections: readonly RenderedSection[]; sharedCss: string; language: string }
 
 const viewPicture = (picture: Picture, width: number | null) =>
   width === null ? `/pictures/${picture.hash}` : `/pictures/${picture.hash}?w=${width}`
@@ -45,7 +45,7 @@ export function createViewRenderer(language: string, look: PageLook = 'finished'
     }
     const sections = render(site, page)
     const body = element('body', {}, pageBody(page, sections))
-    return { body, sections, sharedCss: shared.css }
+    return { body, sections, sharedCss: shared.css, language }
   }
 }
 

@@ -8,6 +8,7 @@ import { Button, buttonClass } from '../ui/button'
 import { stepsOf } from '../ui/steps'
 import { TopBar } from '../ui/top-bar'
 import { download } from './download'
+import { exportSite } from './export-site'
 import { makeMockup } from './mockup'
 
 export type DeliverProps = {
@@ -64,27 +65,31 @@ function Heading({ number, title, note }: { number: number; title: string; note:
   )
 }
 
+/** What an error says; a lost connection in words. */
+const inSentence = (error: unknown): string =>
+  error instanceof Error && !(error instanceof TypeError) ? error.message : 'The server cannot be reached.'
+
 const kilobytes = (bytes: number) => `${(bytes / 1024).toFixed(1)} kB`
 
 function WebSite({ siteId, style, texts, pictures, fonts }: DeliverProps) {
   const navigate = useNavigate()
   const revalidator = useRevalidator()
   const [shown, setShown] = useState<string | null>(null)
-  const [busy, setBusy] = useState(false)
+  const [progress, setProgress] = useState<{ made: number; of: number } | null>(null)
+  const cancel = useRef<AbortController | null>(null)
+  useEffect(() => () => cancel.current?.abort(), [])
   const text = texts.find((one) => one.file === shown)
 
   const exportZip = async () => {
-    setBusy(true)
+    const controller = (cancel.current = new AbortController())
+    setProgress({ made: 0, of: 0 })
     try {
-      const response = await fetch(`/sites/${siteId}/export?style=${style}`)
-      if (!response.ok) throw new Error()
-      const name = /filename="([^"]+)"/.exec(response.headers.get('Content-Disposition') ?? '')?.[1] ?? 'site.zip'
-      download(await response.blob(), name)
+      await exportSite(siteId, style, setProgress, controller.signal)
       await revalidator.revalidate()
-    } catch {
-      toast.error('The export was not made: the server cannot be reached, or it failed. Nothing was changed.')
+    } catch (error) {
+      if (!controller.signal.aborted) toast.error(`The export was not made. ${inSentence(error)} Nothing was changed.`)
     } finally {
-      setBusy(false)
+      setProgress(null)
     }
   }
   return (
@@ -104,9 +109,23 @@ function WebSite({ siteId, style, texts, pictures, fonts }: DeliverProps) {
             </button>
           ))}
         </div>
-        <Button look="primary" disabled={busy} onClick={() => void exportZip()}>
-          <Download size={14} strokeWidth={1.5} /> {busy ? 'Making the pictures' : 'Export the site'}
+        <Button look="primary" disabled={progress !== null} onClick={() => void exportZip()}>
+          <Download size={14} strokeWidth={1.5} /> Export the site
         </Button>
+        {progress && (
+          <>
+            <progress
+              aria-label="Pictures made"
+              className="h-1.5 w-24 accent-ink"
+              value={progress.of === 0 ? 0 : progress.made}
+              max={Math.max(1, progress.of)}
+            />
+            <span role="status" className="figure text-ink-2">
+              {progress.made} of {progress.of} pictures
+            </span>
+            <Button onClick={() => cancel.current?.abort()}>Cancel</Button>
+          </>
+        )}
       </div>
       <ul>
         {texts.map((one) => (
@@ -183,13 +202,9 @@ function Mockups({ siteId, site, page }: DeliverProps) {
               </td>
               {[1, 2].map((density) => (
                 <td key={density} className="w-40 py-1.5 pl-2">
-                  <Button
-                    className="w-full"
-                    disabled={busy !== null}
-                    aria-label={`Mockup at ${width} px, ${density}x`}
-                    onClick={() => void make(width, density)}
-                  >
+                  <Button className="w-full" disabled={busy !== null} onClick={() => void make(width, density)}>
                     {busy === `${width}@${density}` ? 'Drawing' : `PNG, ${width * density} px wide`}
+                    <span className="sr-only">{`: mockup at ${width} px, ${density}x`}</span>
                   </Button>
                 </td>
               ))}

@@ -1,5 +1,6 @@
 import { Image, Palette, StickyNote, Type } from 'lucide-react'
 import { type DragEvent, type PointerEvent, useEffect, useRef, useState } from 'react'
+import { SAMPLE } from '#core/type/sample'
 import { type SnapLine, boxAround, snap } from '#core/board/snap'
 import type { BoardCard } from '#core/site/board'
 import { inText } from '../compose/clipboard'
@@ -142,7 +143,7 @@ export function Board({ chosen, onChoose, picking, onPicked }: BoardProps) {
         </Button>
         <Button
           className="!h-[26px]"
-          onClick={() => add(newCard(board, { kind: 'type', family: 'fraunces', weight: 560, sample: 'Bring a coat' }))}
+          onClick={() => add(newCard(board, { kind: 'type', family: 'fraunces', weight: 560, sample: SAMPLE.heading }))}
         >
           <Type size={14} strokeWidth={1.5} /> Type
         </Button>

@@ -41,7 +41,7 @@ export function LibraryPanel() {
       <p className="text-label text-ink-2">A stand-in on this machine for a picture service: painted by a script, free to use.</p>
       <input
         aria-label="Find pictures by words"
-        placeholder="Find: evening, texture, portrait …"
+        placeholder="Find: texture, portrait, hands …"
         className="my-2 h-[28px] w-full shrink-0 rounded-2 border border-line-strong bg-field px-2"
         value={query}
         onChange={(event) => setQuery(event.target.value)}

@@ -20,10 +20,12 @@ export function loader({ request, params }: Route.LoaderArgs) {
       (name) => readFont(name, store().folder),
     )
     markExported(store(), params.siteId, revision)
-    const zip = zipSync(Object.fromEntries(files.map(({ file, bytes }) => [file, bytes])), {
-      level: 6,
-      mtime: new Date(1980, 0, 1),
-    })
+    // Pictures and fonts are packed already.
+    const packed = (file: string) => /\.(webp|woff2)$/.test(file)
+    const zip = zipSync(
+      Object.fromEntries(files.map(({ file, bytes }) => [file, [bytes, { level: packed(file) ? 0 : 6 }] as const])),
+      { mtime: new Date(1980, 0, 1) },
+    )
     return new Response(zip, {
       headers: {
         'Content-Type': 'application/zip',

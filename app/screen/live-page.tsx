@@ -194,7 +194,7 @@ export function LivePage({
 /** The specimen page of a guide, as the views show a page. */
 function renderSpecimen(site: Site, page: Page): RenderedPage {
   const { sharedCss } = liveRenderer(site.language, 'finished', currentOf(site).id)(site, page)
-  return { body: specimenBody(site, page), sections: [], sharedCss: sharedCss + specimenCss(site) }
+  return { body: specimenBody(site, page), sections: [], sharedCss: sharedCss + specimenCss(site), language: site.language }
 }
 
 /** Four corner marks around a block. */

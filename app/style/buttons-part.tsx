@@ -1,5 +1,6 @@
 import { Plus, Trash2 } from 'lucide-react'
 import { useState } from 'react'
+import { SAMPLE } from '#core/type/sample'
 import { contrast } from '#core/colour/contrast'
 import { neededRatio } from '#core/colour/pairs'
 import { stateHex } from '#core/render/look-rules'
@@ -40,7 +41,7 @@ export function ButtonsPart({ number }: { number: number }) {
   }
   return (
     <Part number={number} title="Buttons" note={`${guide.buttons.length} kinds, 6 states, ${least} px least`}>
-      <StatesGrid site={site} words={(words ?? 'Book an evening').slice(0, 20)} chosen={chosen} onChoose={setChosen} />
+      <StatesGrid site={site} words={(words ?? SAMPLE.call).slice(0, 20)} chosen={chosen} onChoose={setChosen} />
       <Button className="mt-1.5 !h-6" disabled={guide.buttons.length >= 12} onClick={add}>
         <Plus size={13} strokeWidth={1.5} /> Kind{button ? ` like ${button.name}` : ''}
       </Button>

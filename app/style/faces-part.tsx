@@ -1,6 +1,7 @@
 import { Plus, Trash2, Upload } from 'lucide-react'
 import { useRef, useState } from 'react'
 import { toast } from 'sonner'
+import { SAMPLE } from '#core/type/sample'
 import type { OwnFont } from '#core/site/fonts'
 import { walkPage } from '#core/site/tree'
 import { plainText } from '#core/site/words'
@@ -196,7 +197,7 @@ function Pairings() {
     const found = [...walkPage(page)].find(
       (block) => block.kind === kind && 'words' in block && plainText(block.words[site.language] ?? []).length > 8,
     )
-    return found && 'words' in found ? plainText(found.words[site.language] ?? []) : 'Bring a coat. We will bring the galaxies.'
+    return found && 'words' in found ? plainText(found.words[site.language] ?? []) : SAMPLE.heading
   }
   const place = pairings.findIndex((one) => one.family.id === current)
   const shown = all ? pairings : pairings.filter((_, i) => i < SHOWN || i === place)

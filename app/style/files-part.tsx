@@ -135,7 +135,7 @@ function Paste() {
           aria-label="List of colours"
           rows={3}
           value={text}
-          placeholder={'accent: #FFD36B\nnight: oklch(0.2 0.05 280)'}
+          placeholder={'accent: #D9A441\nink-soft: oklch(0.4 0.03 250)'}
           className="figure min-w-0 flex-1 rounded-2 border border-line-strong bg-field px-2 py-1 placeholder:text-muted"
           onChange={(event) => setText(event.target.value)}
         />

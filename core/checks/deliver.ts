@@ -1,6 +1,7 @@
 import type { Block, Page, Site } from '#core/site/schema'
 import { isPlaceholder } from '#core/deck/filler'
 import { sectionClasses } from '#core/render/names'
+import { longWords } from '#core/render/long-words'
 import { hasWords, walk, walkPage } from '#core/site/tree'
 import { plainText } from '#core/site/words'
 import { visibleBlocks, visibleIn } from '#core/brief/targets'
@@ -75,6 +76,12 @@ const forms: Check = (_, blocks) =>
     ]
   })
 
+const words: Check = (page, blocks, site) =>
+  longWords(site, page).map(({ block, word, needs, has, at }) => ({
+    block,
+    sentence: `“${word.length > 40 ? `${word.slice(0, 39)}…` : word}” in “${nameOf(blocks.find((one) => one.id === block)!)}” is about ${needs} px wide and has ${has} px at ${at.at(-1)}. Set it smaller, or put a soft hyphen where it may be parted.`,
+  }))
+
 const placeholders: Check = (_, blocks, { language }) => {
   const found = blocks.filter((block) => hasWords(block) && isPlaceholder(plainText(block.words[language] ?? [])))
   if (found.length === 0) return []
@@ -113,7 +120,7 @@ const head: Check = (page, _, { language }) => [
 export function findings(site: Site): DeliverFinding[] {
   return site.pages.flatMap((page) => {
     const blocks = visibleBlocks(page).map((one) => one.block)
-    return [head, headings, emptySlots, placeholders, pictures, links, forms].flatMap((check) =>
+    return [head, headings, emptySlots, placeholders, words, pictures, links, forms].flatMap((check) =>
       check(page, blocks, site).flatMap((found) => (found ? [{ page: page.id, ...found }] : [])),
     )
   })

@@ -87,8 +87,9 @@ function limited(block: Block, width: number, { width: room, columns, gap = 0 }:
  * Works out the boxes of a section's pictures at one size of the window, without a browser: rows and columns exactly,
  * heights of words by the mean advance of their face. Meant for choosing among files of a picture, for which a tenth
  * more or less does not matter.
+ * @param words takes the width that the words of each block have, px
  */
-export function pictureBoxes(section: Section, sight: Sight): PictureBoxes {
+export function pictureBoxes(section: Section, sight: Sight, words: Map<string, number> = new Map()): PictureBoxes {
   const boxes: PictureBoxes = new Map()
 
   /** Lays a block out in a width, and gives its height. */
@@ -117,14 +118,19 @@ export function pictureBoxes(section: Section, sight: Sight): PictureBoxes {
   }
 
   function leaf(block: Block, width: number): number {
-    if (block.kind === 'button') return buttonHeight(block, width, sight)
+    if (block.kind === 'button') {
+      const look = sight.site.guide.buttons.find((one) => one.name === block.look)
+      words.set(block.id, width - 2 * (pxOf(look?.paddingInline, sight) ?? 0))
+      return buttonHeight(block, width, sight)
+    }
     if (block.kind === 'icon') return block.size
     if (block.kind === 'divider') return 1
     const sides = 2 * (pxOf(valuesOf(block, sight).get('paddingSides'), sight, width) ?? 0)
     const setting = settingOf(block, sight)
-    const words = hasWords(block) ? linesIn(spansOf(block, sight), width - sides, setting) * setting.line : 0
-    if (block.kind !== 'field') return words
-    return words + 6 + (block.input === 'area' ? 4 * setting.line : sight.site.guide.looks.field.hit)
+    if (hasWords(block)) words.set(block.id, width - sides)
+    const lines = hasWords(block) ? linesIn(spansOf(block, sight), width - sides, setting) * setting.line : 0
+    if (block.kind !== 'field') return lines
+    return lines + 6 + (block.input === 'area' ? 4 * setting.line : sight.site.guide.looks.field.hit)
   }
 
   function contents(block: Container, width: number, whole: number, cell?: Cell): number {

@@ -32,7 +32,7 @@ export function mockupBody(site: Site, page: Page, parts: MockupParts, windowHei
     printRules([tokens, ...sharedRules(site, 'everything'), ...sections.flatMap((one) => one.rules)], 'minified')
   // The comment and section marks let the styles be read alike as HTML and as XML.
   for (const section of sections) declareDrawings(section.element)
-  const body = element('body', { xmlns: 'http://www.w3.org/1999/xhtml' }, [
+  const body = element('body', { xmlns: 'http://www.w3.org/1999/xhtml', lang: site.language }, [
     element('style', {}, [{ type: 'text', value: `/*<![CDATA[*/${css}/*]]>*/` }]),
     ...pageBody(page, sections),
   ])

@@ -65,6 +65,9 @@ export function sharedRules(site: Site, uses: Uses): Rule[] {
       ...(body ? typeDeclarations(body) : []),
       ['color', 'var(--ink)'],
       ['background', 'var(--ground)'],
+      // Long words are hyphenated by the rules of the page's language; one that still does not fit is broken.
+      ['hyphens', 'auto'],
+      ['hyphenate-limit-chars', '12 4 4'],
       ['overflow-wrap', 'break-word'],
     ]),
   ]

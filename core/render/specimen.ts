@@ -9,6 +9,7 @@ import { walkPage } from '#core/site/tree'
 import { plainText } from '#core/site/words'
 import { lengthInWords } from '#core/style/css-values'
 import { familyOf } from '#core/type/families'
+import { SAMPLE } from '#core/type/sample'
 import { sizeOf } from '#core/type/roles'
 import { element } from './element'
 import { buttonRules, cardRule, fieldRules, linkRules, tableRules } from './look-rules'
@@ -39,7 +40,7 @@ function sampleFor(site: Site, page: Page, role: string): string {
   const own = words(blocks.filter((block) => 'type' in block && block.type === role))
   const like = words(blocks.filter((block) => block.kind === (kind ?? 'text')))
   if (role === 'figure') return '0123456789 · £18.50 · 21:30'
-  return own[0] ?? like[0] ?? 'Bring a coat. We will bring the galaxies.'
+  return own[0] ?? like[0] ?? (kind === 'heading' ? SAMPLE.heading : kind === 'button' ? SAMPLE.call : SAMPLE.text)
 }
 
 function colours({ guide }: Site): Element {
@@ -109,7 +110,7 @@ function looks(site: Site, page: Page): Element {
     inState(element('input', { type: 'text', value: 'name@mail.example', tabIndex: -1, ariaLabel: state }, []), state)
   const field = (state: string) => el('label', 'field', el('span', '', `Mail address, ${state}`), input(state))
   const link = (state: string) => inState(element('a', { href: '#' }, [text(`A link, ${state}`)]), state)
-  const items = ['Coats for those who forgot theirs', 'Tea from the stove', 'A telescope each']
+  const { items } = SAMPLE
   const cards = site.guide.looks.cards.map((card) =>
     el(
       'div',

@@ -36,7 +36,7 @@ export function IconFinder({ chosen, onChoose }: { chosen: string | undefined; o
     <>
       <input
         aria-label="Find an icon"
-        placeholder="Find: moon, ticket, coat …"
+        placeholder="Find: arrow, clock, ticket …"
         className="my-1 h-[26px] w-full rounded-2 border border-line-strong bg-field px-2"
         value={query}
         onChange={(event) => setQuery(event.target.value)}
