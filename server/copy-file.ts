@@ -1,7 +1,8 @@
-import type { Root } from 'hast'
+import type { Element, Root } from 'hast'
 import { fromHtml } from 'hast-util-from-html'
 import { toMdast } from 'hast-util-to-mdast'
 import mammoth from 'mammoth'
+import { gfmTableToMarkdown } from 'mdast-util-gfm-table'
 import { toMarkdown } from 'mdast-util-to-markdown'
 import { MAX_DECK } from '#core/deck/parse'
 import { FormatError } from '#core/formats/site-json'
@@ -11,20 +12,44 @@ const MAX_FILE = { docx: 20 * 1024 * 1024, text: 4 * MAX_DECK }
 
 const megabytes = (bytes: number) => (bytes / 1024 / 1024).toFixed(1)
 
-/** A Word document as Markdown: its headings, paragraphs, lists, links and emphasis, without its pictures. */
+/** Puts the headings of a document that has a title one level below it. */
+function standUnderTitle(tree: Root): void {
+  const isTitle = (node: Element) => Array.isArray(node.properties.className) && node.properties.className.includes('title')
+  const headings: Element[] = []
+  const visit = (node: Root | Element) => {
+    for (const child of node.children) {
+      if (child.type !== 'element') continue
+      if (/^h[1-6]$/.test(child.tagName)) headings.push(child)
+      visit(child)
+    }
+  }
+  visit(tree)
+  if (!headings.some(isTitle)) return
+  for (const one of headings) if (!isTitle(one)) one.tagName = `h${Math.min(6, Number(one.tagName[1]) + 1)}`
+}
+
+/** A Word document as Markdown: its headings, tables, paragraphs, lists, links and emphasis, without its pictures. */
 async function fromDocx(bytes: Uint8Array, name: string): Promise<string> {
   let html: string
   try {
     const result = await mammoth.convertToHtml(
       { buffer: Buffer.from(bytes) },
-      { convertImage: mammoth.images.imgElement(() => Promise.resolve({ src: '' })) },
+      {
+        convertImage: mammoth.images.imgElement(() => Promise.resolve({ src: '' })),
+        styleMap: ["p[style-name='Title'] => h1.title:fresh", "p[style-name='Subtitle'] => p:fresh"],
+      },
     )
     html = result.value
   } catch {
     throw new FormatError(`“${name}” is no Word document (.docx), or it is damaged. Save it anew and try again.`)
   }
   const tree = fromHtml(html, { fragment: true }) as Root
-  return toMarkdown(toMdast(tree), { emphasis: '*', strong: '*' })
+  standUnderTitle(tree)
+  try {
+    return toMarkdown(toMdast(tree), { extensions: [gfmTableToMarkdown()], emphasis: '*', strong: '*' })
+  } catch {
+    throw new FormatError(`“${name}” has parts that cannot be read as text. Copy its words and paste them here instead.`)
+  }
 }
 
 /** The text of a file, or a sentence that says that it has none. */
@@ -40,14 +65,17 @@ function fromText(bytes: Uint8Array, name: string): string {
   return text
 }
 
+/** True for a Word document, by its first bytes or its name. */
+export const isDocx = (bytes: Uint8Array, name: string): boolean =>
+  (bytes[0] === 0x50 && bytes[1] === 0x4b) || /\.docx$/i.test(name)
+
 /**
  * Reads a document of copy: Markdown, plain text or Word, by its contents and its name.
  * @returns its Markdown
  * @throws FormatError that says what is wrong with it
  */
 export async function readCopyFile(bytes: Uint8Array, name: string): Promise<string> {
-  const zipped = bytes[0] === 0x50 && bytes[1] === 0x4b
-  const docx = zipped || /\.docx$/i.test(name)
+  const docx = isDocx(bytes, name)
   const most = docx ? MAX_FILE.docx : MAX_FILE.text
   if (bytes.length > most)
     throw new FormatError(`“${name}” weighs ${megabytes(bytes.length)} MB; ${megabytes(most)} MB at most can be read.`)

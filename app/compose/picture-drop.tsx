@@ -8,6 +8,7 @@ import { dropPlace } from './block-drag'
 import { useCompose } from './context'
 import { type Box, blockAt, boxOf, useFrames } from './frames'
 import { type ComposeStore, editAll, makeId } from './store'
+import { ask } from '../ui/ask'
 
 const MAX_PICTURE = 30 * 1024 * 1024
 
@@ -18,21 +19,18 @@ export async function uploadPicture(siteId: string, file: File): Promise<Picture
     return undefined
   }
   const note = toast.loading(`Reading ${file.name}`)
-  try {
-    const form = new FormData()
-    form.set('picture', file)
-    const response = await fetch(`/sites/${siteId}/pictures`, { method: 'POST', body: form })
-    const answer = (await response.json()) as Omit<Picture, 'id'> | { problem: string }
-    if ('problem' in answer) {
-      toast.error(answer.problem, { id: note })
-      return undefined
-    }
-    toast.dismiss(note)
-    return { ...answer, id: makeId() }
-  } catch {
-    toast.error(`"${file.name}" was not uploaded: the server cannot be reached.`, { id: note })
+  const body = new FormData()
+  body.set('picture', file)
+  const answer = await ask<Omit<Picture, 'id'>>(`"${file.name}" was not uploaded`, `/sites/${siteId}/pictures`, {
+    method: 'POST',
+    body,
+  })
+  if ('problem' in answer) {
+    toast.error(answer.problem, { id: note })
     return undefined
   }
+  toast.dismiss(note)
+  return { ...answer, id: makeId() }
 }
 
 /** The edits that put a picture into a picture block; one of the same bytes is not added twice. */

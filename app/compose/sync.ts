@@ -11,6 +11,9 @@ type Answer =
 /** Edits of one tab that the server has not acknowledged, kept over a reload. */
 const keptUnder = (siteId: string) => `yarrowfinch.unsent.${siteId}`
 
+/** The server is there, and could not do what it was asked. */
+class ServerFailure extends Error {}
+
 /** Time from an edit to its being sent, ms: past the frame that shows it, since what is seen comes first. */
 const PAUSE = 40
 
@@ -44,16 +47,17 @@ export function startSync(store: ComposeStore): () => void {
           edits: batch.map(({ key, edit }) => ({ key, edit })),
         }),
       })
-      if (response.status >= 500) throw new Error('The server failed.')
+      if (response.status >= 500) throw new ServerFailure(`The server failed (${response.status}).`)
       accept(keys, (await response.json()) as Answer)
       failures = 0
-    } catch {
+    } catch (error) {
       failures++
+      const why = error instanceof ServerFailure ? error.message : 'The server cannot be reached.'
       store.setState({
         sending: new Set(),
         save: {
           kind: 'waiting',
-          why: 'The server cannot be reached. Edits wait here and are sent when it answers.',
+          why: `${why} Edits wait here and are sent when it answers.`,
         },
       })
       timer = setTimeout(() => void send(), RETRY[Math.min(failures, RETRY.length) - 1])

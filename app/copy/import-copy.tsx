@@ -1,26 +1,24 @@
 import { Dialog } from 'radix-ui'
-import { useMemo, useState } from 'react'
+import { type ReactNode, useMemo, useState } from 'react'
 import { toast } from 'sonner'
 import { deckLinks } from '#core/deck/links'
+import { asDeckText, documentHeadings } from '#core/deck/levels'
 import { sameName } from '#core/deck/names'
 import { MAX_DECK, parseDeck } from '#core/deck/parse'
 import { pageFor } from '#core/deck/match'
 import { useCompose, useComposeState } from '../compose/context'
 import { pageOf } from '../compose/store'
+import { ask, type Asked } from '../ui/ask'
 import { Button } from '../ui/button'
 import { Choice } from '../ui/choice'
+import { DocumentOutline } from './document-outline'
 import { type Destination, importDeck } from './import-deck'
 
 /** Reads a document on the server. @returns its Markdown, or a sentence that says what is wrong */
-async function readFile(siteId: string, file: File): Promise<{ text: string } | { problem: string }> {
-  const form = new FormData()
-  form.set('file', file)
-  try {
-    const response = await fetch(`/sites/${siteId}/copy-file`, { method: 'POST', body: form })
-    return (await response.json()) as { text: string } | { problem: string }
-  } catch {
-    return { problem: `“${file.name}” was not read: the server cannot be reached.` }
-  }
+function readFile(siteId: string, file: File): Promise<Asked<{ text: string; foreign: boolean }>> {
+  const body = new FormData()
+  body.set('file', file)
+  return ask(`“${file.name}” was not read`, `/sites/${siteId}/copy-file`, { method: 'POST', body })
 }
 
 /** Brings a document of copy into the deck: a file or pasted text, with a say in where each of its pages goes. */
@@ -28,6 +26,7 @@ export function ImportCopy({ language, onClose }: { language: string; onClose: (
   const store = useCompose()
   const [text, setText] = useState('')
   const [name, setName] = useState('')
+  const [foreign, setForeign] = useState(false)
   const [problem, setProblem] = useState('')
   const read = async (file: File | undefined) => {
     if (!file) return
@@ -35,6 +34,7 @@ export function ImportCopy({ language, onClose }: { language: string; onClose: (
     if ('problem' in answer) return setProblem(answer.problem)
     setProblem('')
     setName(file.name)
+    setForeign(answer.foreign)
     setText(answer.text)
   }
   const typed = (value: string) => {
@@ -45,6 +45,7 @@ export function ImportCopy({ language, onClose }: { language: string; onClose: (
         `A copy deck holds ${MAX_DECK.toLocaleString('en-GB')} characters at most; this has ${value.length.toLocaleString('en-GB')}.`,
       )
     setProblem('')
+    if (text === '') setForeign(false)
     setText(value)
   }
   return (
@@ -57,7 +58,7 @@ export function ImportCopy({ language, onClose }: { language: string; onClose: (
         >
           <Dialog.Title className="text-title font-semibold">Import copy</Dialog.Title>
           <p className="text-ink-2">
-            Markdown, plain text or Word. A first-level heading names a page, a second-level heading a section.
+            Markdown, plain text or Word. What its headings stand for is shown before anything is imported, and can be changed.
           </p>
           <label className="flex items-center gap-3">
             <span className="sr-only">Document of copy</span>
@@ -76,10 +77,32 @@ export function ImportCopy({ language, onClose }: { language: string; onClose: (
               {problem} Nothing was changed.
             </p>
           )}
-          <Destinations key={text} text={text} name={name} language={language} onClose={onClose} />
+          <Outlined key={text} text={text} foreign={foreign}>
+            {(deckText) => <Destinations text={deckText} name={name} language={language} onClose={onClose} />}
+          </Outlined>
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
+  )
+}
+
+type OutlinedProps = { text: string; foreign: boolean; children: (deckText: string) => ReactNode }
+
+/** The headings of a document and what they are taken for; what is below goes by that. */
+function Outlined({ text, foreign, children }: OutlinedProps) {
+  const site = useComposeState((state) => state.session.site)
+  const page = useComposeState(pageOf)
+  const suggested = useMemo(
+    () => documentHeadings(text, { isPage: (name) => pageFor(site, name, page.id) !== undefined && name !== '', foreign }),
+    [text, site, page.id, foreign],
+  )
+  const [headings, setHeadings] = useState(suggested)
+  const deckText = useMemo(() => asDeckText(text, headings, foreign), [text, headings, foreign])
+  return (
+    <>
+      {headings.length > 0 && <DocumentOutline headings={headings} onChange={setHeadings} />}
+      {children(deckText)}
+    </>
   )
 }
 

@@ -4,6 +4,7 @@ import type { Picture } from '#core/site/schema'
 import { useCompose } from '../compose/context'
 import { editAll, makeId } from '../compose/store'
 import { pictureCard } from './board-edits'
+import { ask } from '../ui/ask'
 
 type Found = { name: string; title: string; words: string[] }
 
@@ -22,18 +23,13 @@ export function LibraryPanel() {
   }, [query])
   const take = async (one: Found) => {
     const { siteId } = store.getState()
-    try {
-      const response = await fetch(`/sites/${siteId}/library`, {
-        method: 'POST',
-        headers: { 'Content-Type': 'application/json' },
-        body: JSON.stringify({ name: one.name }),
-      })
-      const answer = (await response.json()) as Omit<Picture, 'id'> | { problem: string }
-      if ('problem' in answer) toast.error(answer.problem)
-      else editAll(store, `add ${one.title}`, pictureCard(store.getState().session.site, { ...answer, id: makeId() }))
-    } catch {
-      toast.error(`“${one.title}” was not taken: the server cannot be reached.`)
-    }
+    const answer = await ask<Omit<Picture, 'id'>>(`“${one.title}” was not taken`, `/sites/${siteId}/library`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ name: one.name }),
+    })
+    if ('problem' in answer) toast.error(answer.problem)
+    else editAll(store, `add ${one.title}`, pictureCard(store.getState().session.site, { ...answer, id: makeId() }))
   }
   return (
     <section aria-label="Picture library" className="flex min-h-0 flex-1 flex-col border-t border-line-strong p-3">

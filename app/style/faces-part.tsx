@@ -14,6 +14,7 @@ import { Choice } from '../ui/choice'
 import { freeName } from './colour-part'
 import { Heading, Part } from './part'
 import { useGuide } from './use-guide'
+import { ask } from '../ui/ask'
 
 const CLASSES = { serif: 'Serif', sans: 'Sans', slab: 'Slab', mono: 'Monospaced', display: 'Display' } as const
 
@@ -106,18 +107,17 @@ function UploadFont() {
   const store = useCompose()
   const input = useRef<HTMLInputElement>(null)
   const upload = async (file: File) => {
-    const form = new FormData()
-    form.set('font', file)
-    try {
-      const response = await fetch(`/sites/${store.getState().siteId}/fonts`, { method: 'POST', body: form })
-      const answer = (await response.json()) as Omit<OwnFont, 'id'> | { problem: string }
-      if ('problem' in answer) return void toast.error(answer.problem)
-      const known = store.getState().session.site.fonts.find((one) => one.hash === answer.hash)
-      if (known) return void toast(`“${known.name}” is already among the fonts.`)
-      edit(store, { kind: 'list', list: 'fonts', drop: [], put: [{ item: { ...answer, id: makeId() } }] })
-    } catch {
-      toast.error(`"${file.name}" was not uploaded: the server cannot be reached.`)
-    }
+    const body = new FormData()
+    body.set('font', file)
+    const { siteId } = store.getState()
+    const answer = await ask<Omit<OwnFont, 'id'>>(`"${file.name}" was not uploaded`, `/sites/${siteId}/fonts`, {
+      method: 'POST',
+      body,
+    })
+    if ('problem' in answer) return void toast.error(answer.problem)
+    const known = store.getState().session.site.fonts.find((one) => one.hash === answer.hash)
+    if (known) return void toast(`“${known.name}” is already among the fonts.`)
+    edit(store, { kind: 'list', list: 'fonts', drop: [], put: [{ item: { ...answer, id: makeId() } }] })
   }
   return (
     <>

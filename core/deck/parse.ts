@@ -8,6 +8,8 @@ import { entryNumbers, type Seen } from './entries'
 import { fromPhrasing } from './inline'
 import type { DeckLinks } from './links'
 import type { Deck, DeckPage, DeckSection } from './passage'
+import { tableWords } from './table-words'
+import { plansIn } from './tables'
 
 /** Most that a deck may weigh, characters. */
 export const MAX_DECK = 1_000_000
@@ -31,7 +33,7 @@ function cellsOf(line: string): string[] | undefined {
 }
 
 /** A tree of Markdown. */
-const treeOf = (text: string) =>
+export const treeOf = (text: string) =>
   fromMarkdown(text, {
     extensions: [gfmStrikethrough({ singleTilde: false })],
     mdastExtensions: [gfmStrikethroughFromMarkdown()],
@@ -103,13 +105,26 @@ function reader(text: string, links: DeckLinks) {
   }
   function rows(cells: string[][]) {
     const separator = cells.findIndex((row) => row.length > 1 && row.every((cell) => /^:?-+:?$/.test(cell)))
-    for (const [name = '', ...rest] of cells.slice(separator + 1)) {
-      // A row of three names a plan; one of two belongs to the heading above it.
-      const [price = '', term = ''] = rest.length >= 2 ? rest : [name, ...rest]
-      if (rest.length >= 2) add('heading', wordsOf(name), undefined, true)
+    const head = separator > 0 ? cells[separator - 1] : undefined
+    const body = cells.filter((_, i) => i > separator)
+    const wide = Math.max(...cells.map((row) => row.length)) > 2
+    // Rows of one or two cells without a head are the price and term of the heading above them.
+    if (!head && !wide) {
+      for (const [price = '', term = ''] of body) {
+        add('price', wordsOf(price))
+        add('term', wordsOf(term))
+      }
+      return
+    }
+    const plans = wide ? plansIn(head, body) : undefined
+    for (const { name, price, term, items } of plans ?? []) {
+      add('heading', wordsOf(name), undefined, true)
       add('price', wordsOf(price))
       add('term', wordsOf(term))
+      for (const item of items) add('item', wordsOf(item))
     }
+    // Any other table keeps its rows and columns, as lines with bars between the cells.
+    if (!plans) add('text', tableWords(head ? [head, ...body] : body, wordsOf))
   }
   function paragraph({ children, position }: Paragraph) {
     const [first] = children

@@ -6,6 +6,7 @@ import { signsFor } from './entries'
 import { toPhrasing } from './inline'
 import type { DeckLinks } from './links'
 import type { Deck, Passage } from './passage'
+import { cellsOfWords } from './table-words'
 
 const options: Options = { extensions: [gfmStrikethroughToMarkdown()], emphasis: '*', strong: '*' }
 
@@ -21,6 +22,12 @@ const headed = (words: readonly Span[], depth: 3 | 4) =>
 const oneLine = (text: string) => text.replace(/\\?\n/g, ' ')
 
 const cell = (words: readonly Span[]) => oneLine(inline(words)).replaceAll('|', '\\|')
+
+/** Rows as a table in Markdown, the first as its head. */
+function tableMarkdown([head, ...rows]: Span[][][]): string {
+  const line = (cells: readonly string[]) => `| ${cells.join(' | ')} |`
+  return [line(head!.map(cell)), line(head!.map(() => '---')), ...rows.map((row) => line(row.map(cell)))].join('\n')
+}
 
 const known = new WeakMap<readonly Span[], Map<string, string>>()
 
@@ -62,9 +69,12 @@ function print({ role, entry, words, link }: Passage, links: DeckLinks): string 
       return `| ${cell(words)} |`
     case 'term':
       return `|  | ${cell(words)} |`
-    case 'text':
+    case 'text': {
+      const table = cellsOfWords(words)
+      if (table) return tableMarkdown(table)
       // A bar at the beginning would make it a row.
       return inline(words).replace(/^\|/, '\\|')
+    }
   }
 }
 
