@@ -1,18 +1,25 @@
-import { useState } from 'react'
+import { type ReactNode, useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { arrangementsFor } from '#core/arrangements/index'
 import { AIM_NAMES } from '#core/brief/words'
+import { deckOf } from '#core/deck/deck'
+import type { DeckSection } from '#core/deck/passage'
 import { OUTLINES, type OutlineRow, outlinesFor } from '#core/outlines/outlines'
 import { takeOutline } from '#core/outlines/take'
 import { useCompose } from '../compose/context'
 import { editAll, makeId } from '../compose/store'
 import { Button } from '../ui/button'
 import { Choice } from '../ui/choice'
+import { DeckOutlineRows } from './deck-outline'
 import { useBrief } from './use-brief'
 
 type Chosen = OutlineRow & { taken: boolean }
 
-const rowsOf = (id: string): Chosen[] => OUTLINES.find((one) => one.id === id)!.rows.map((row) => ({ ...row, taken: true }))
+const rowsOf = (id: string): Chosen[] => OUTLINES.find((one) => one.id === id)?.rows.map((row) => ({ ...row, taken: true })) ?? []
+
+/** The outline that follows the copy deck. */
+const AS_DECK = 'as-deck'
+const isWaiting = (section: DeckSection) => section.section === undefined && section.name !== ''
 
 /** A suggested running order for the page's aim, with the reason for each section; it is changed before it is taken. */
 export function OutlinePanel({ onTaken }: { onTaken: () => void }) {
@@ -20,9 +27,22 @@ export function OutlinePanel({ onTaken }: { onTaken: () => void }) {
   const navigate = useNavigate()
   const { site, page } = useBrief()
   const aim = page.brief.aim ?? site.brief.aim
-  const suggested = outlinesFor(aim)[0]!.id
+  const waits = useMemo(
+    () => deckOf(site, site.language).pages.some(({ page: id, sections }) => id === page.id && sections.some(isWaiting)),
+    [site, page.id],
+  )
+  const suggested = waits ? AS_DECK : outlinesFor(aim)[0]!.id
   const [own, setOwn] = useState<{ id: string; rows: Chosen[] } | null>(null)
   const id = own?.id ?? suggested
+  if (id === AS_DECK)
+    return (
+      <div className="flex h-full flex-col bg-panel">
+        <OutlineChoice id={id} waits={waits} onChoose={(next) => setOwn({ id: next, rows: rowsOf(next) })}>
+          Its own sections in its own order, each in the arrangement that holds its words best.
+        </OutlineChoice>
+        <DeckOutlineRows onTaken={onTaken} />
+      </div>
+    )
   const outline = OUTLINES.find((one) => one.id === id)!
   const rows = own?.rows ?? rowsOf(suggested)
   const taken = rows.filter((row) => row.taken)
@@ -35,19 +55,10 @@ export function OutlinePanel({ onTaken }: { onTaken: () => void }) {
   }
   return (
     <div className="flex h-full flex-col bg-panel">
-      <div className="border-b border-line px-3 py-2">
-        <Choice
-          className="w-full"
-          label="Outline"
-          value={id}
-          options={OUTLINES.map((one) => ({ value: one.id, label: one.name, note: AIM_NAMES[one.aim] }))}
-          onChange={(next) => setOwn({ id: next, rows: rowsOf(next) })}
-        />
-        <p className="mt-1.5 text-label text-ink-2">
-          {outline.note}
-          {aim === null && ' Choose an aim in the brief, and the outline for it is suggested first.'}
-        </p>
-      </div>
+      <OutlineChoice id={id} waits={waits} onChoose={(next) => setOwn({ id: next, rows: rowsOf(next) })}>
+        {outline.note}
+        {aim === null && ' Choose an aim in the brief, and the outline for it is suggested first.'}
+      </OutlineChoice>
       <ol className="min-h-0 flex-1 overflow-y-auto">
         {rows.map((row, i) => (
           <li
@@ -88,6 +99,27 @@ export function OutlinePanel({ onTaken }: { onTaken: () => void }) {
         </Button>
         <Button onClick={() => void navigate(`/sites/${store.getState().siteId}/pages/${page.id}/compose`)}>Start empty</Button>
       </div>
+    </div>
+  )
+}
+
+type OutlineChoiceProps = { id: string; waits: boolean; onChoose: (id: string) => void; children: ReactNode }
+
+function OutlineChoice({ id, waits, onChoose, children }: OutlineChoiceProps) {
+  const deck = { value: AS_DECK, label: 'As the copy deck has it', note: 'from its sections' }
+  return (
+    <div className="border-b border-line px-3 py-2">
+      <Choice
+        className="w-full"
+        label="Outline"
+        value={id}
+        options={[
+          ...(waits ? [deck] : []),
+          ...OUTLINES.map((one) => ({ value: one.id, label: one.name, note: AIM_NAMES[one.aim] })),
+        ]}
+        onChange={onChoose}
+      />
+      <p className="mt-1.5 text-label text-ink-2">{children}</p>
     </div>
   )
 }

@@ -8,10 +8,11 @@ import type { DeckSection, HeldPassage } from '#core/deck/passage'
 import { passageMarkdown } from '#core/deck/print'
 import { slotsOf } from '#core/deck/slots'
 import type { Edit } from '#core/edits/index'
+import { deckRows, layOutDeck } from '#core/outlines/as-deck'
 import type { Site } from '#core/site/schema'
 import { plainText } from '#core/site/words'
 import { useCompose, useComposeState } from '../compose/context'
-import { editAll, pageOf } from '../compose/store'
+import { editAll, makeId, pageOf } from '../compose/store'
 import { VerdictLine } from '../ui/verdict'
 import type { Looked } from './copy'
 import { usePlacing } from './use-placing'
@@ -53,6 +54,7 @@ export function WordsPanel({ language, looked, onLook }: PanelProps) {
   const here = deck.pages.find((one) => one.page === page.id)
   const others = deck.pages.filter((one) => one.page === undefined)
   const onPage = findings.filter((one) => one.page === page.id)
+  const waiting = here?.sections.filter((one) => one.section === undefined && one.name !== '').length ?? 0
   const words = onPage.reduce((sum, one) => sum + one.words, 0)
   const empty = onPage.reduce((sum, one) => sum + one.slots - one.filled, 0)
   const unplaced = deck.pages.reduce(
@@ -67,10 +69,19 @@ export function WordsPanel({ language, looked, onLook }: PanelProps) {
           <span className="figure">{words}</span> words, <span className="figure">{empty}</span> {empty === 1 ? 'slot' : 'slots'}{' '}
           without, <span className="figure">{unplaced}</span> unplaced
         </p>
+        {waiting > 0 && (
+          <button
+            type="button"
+            className="mr-4 min-h-6 text-label underline"
+            onClick={() => editAll(store, 'lay out the deck', layOutDeck(site, page.id, deckRows(site, page), makeId))}
+          >
+            Lay out {waiting === 1 ? 'the section that stands' : `the ${waiting} sections that stand`} nowhere
+          </button>
+        )}
         {empty > 0 && (
           <button
             type="button"
-            className="text-label underline"
+            className="min-h-6 text-label underline"
             onClick={() => editAll(store, 'placeholder words', fillerEdits(language, page.sections))}
           >
             Fill empty slots with placeholder words

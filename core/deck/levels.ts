@@ -1,7 +1,9 @@
 import type { Heading } from 'mdast'
+import { JOBS } from '#core/blocks/kinds'
 import { jobNamed } from '#core/outlines/job-of'
 import { plainText } from '#core/site/words'
 import { fromPhrasing } from './inline'
+import { sameName } from './names'
 import { treeOf } from './parse'
 
 /** What a heading of a document stands for in the deck. */
@@ -19,6 +21,10 @@ export type LevelOptions = {
   /** True for a document that was not written by the conventions of the deck, as one of a word processor. */
   foreign: boolean
 }
+
+/** True for a name that only labels a section for those who write, as “Prices”. */
+const isLabel = (name: string): boolean =>
+  jobNamed(name) !== undefined && (!/\s/.test(name.trim()) || JOBS.some((job) => sameName(job, name)))
 
 const headingsIn = (text: string): Heading[] => treeOf(text).children.filter((node): node is Heading => node.type === 'heading')
 
@@ -90,7 +96,7 @@ export function asDeckText(text: string, headings: readonly DocumentHeading[], f
     if (foreign && kind === 'section') {
       const next = parts.slice(i + 1).findIndex((one) => one.kind === 'section' || one.kind === 'page')
       const inside = parts.slice(i + 1, next < 0 ? undefined : i + 1 + next)
-      if (!jobNamed(name) && !inside.some((one) => one.kind === 'heading')) out.push(`### ${words.replace(/\s*\n\s*/g, ' ')}`)
+      if (!isLabel(name) && !inside.some((one) => one.kind === 'heading')) out.push(`### ${words.replace(/\s*\n\s*/g, ' ')}`)
       if (subtitle !== '' && !['header', 'footer'].includes(jobNamed(name) ?? '')) {
         out.push(subtitle)
         subtitle = ''
