@@ -1,8 +1,9 @@
-import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react'
+import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
 import { specimenBody, specimenCss } from '#core/render/specimen'
 import type { PageLook } from '#core/render/wire'
 import { currentOf, inDirection } from '#core/site/directions'
 import type { Page, Site } from '#core/site/schema'
+import type { StyleGuide } from '#core/site/style-guide'
 import { useComposeState } from '../compose/context'
 import { createFrame, type Frame, VIEW_DOCUMENT } from '../compose/frame'
 import { liveRenderer, type RenderedPage } from '../compose/rendering'
@@ -14,6 +15,8 @@ export type LivePageProps = {
   look?: PageLook
   /** Direction that the page is shown in; the current one, if none is named. */
   direction?: string
+  /** A style guide that the page is shown in though no direction has it, and a name to remember it by. */
+  attempt?: { id: string; guide: StyleGuide }
   /** True to show the specimen page of the style guide in place of the page. */
   specimen?: boolean
   /** True to follow what is kept alone, and not what is only tried. */
@@ -47,6 +50,7 @@ export function LivePage({
   width,
   look = 'finished',
   direction,
+  attempt,
   specimen = false,
   still = false,
   filter,
@@ -61,8 +65,9 @@ export function LivePage({
   scrolledTo,
 }: LivePageProps) {
   const whole = useComposeState((state) => state.session.site)
-  const shownAs = direction ?? currentOf(whole).id
-  const site = inDirection(whole, shownAs)
+  const shownAs = attempt ? `first-${attempt.id}` : (direction ?? currentOf(whole).id)
+  const guide = attempt?.guide
+  const site = useMemo(() => (guide ? { ...whole, guide } : inDirection(whole, shownAs)), [whole, guide, shownAs])
   const page = useComposeState(pageOf)
   const room = useRef<HTMLDivElement>(null)
   const iframe = useRef<HTMLIFrameElement>(null)

@@ -10,17 +10,19 @@ const ITEM =
   'flex h-7 cursor-default items-center gap-2 rounded-2 px-2 outline-none data-[highlighted]:bg-ground data-[disabled]:text-muted'
 const MENU = 'z-50 min-w-44 rounded-2 border border-line-strong bg-field p-1 shadow-float'
 
-type BarProps = { chosen: string; onChoose: (id: string) => void; compared: boolean; onCompare: (compared: boolean) => void }
+/** What the right of the Style screen shows: the chosen direction, all of them, or guides to begin with. */
+export type Showing = 'page' | 'compared' | 'first'
+type BarProps = { chosen: string; onChoose: (id: string) => void; showing: Showing; onShow: (showing: Showing) => void }
 
 /** The directions of the site as tabs; the current one has a dot. */
-export function DirectionsBar({ chosen, onChoose, compared, onCompare }: BarProps) {
+export function DirectionsBar({ chosen, onChoose, showing, onShow }: BarProps) {
   const site = useComposeState((state) => state.session.site)
   const current = currentOf(site).id
   return (
     <div className="flex h-9 shrink-0 items-center gap-1 border-b border-line-strong px-3" role="group" aria-label="Directions">
       <span className="flex min-w-0 gap-1 overflow-x-auto">
         {site.directions.map((one) => (
-          <Toggle key={one.id} label={one.name} pressed={chosen === one.id && !compared} onPress={() => onChoose(one.id)}>
+          <Toggle key={one.id} label={one.name} pressed={chosen === one.id && showing === 'page'} onPress={() => onChoose(one.id)}>
             <span className="flex items-center gap-1.5">
               {one.id === current && (
                 <>
@@ -35,7 +37,12 @@ export function DirectionsBar({ chosen, onChoose, compared, onCompare }: BarProp
       </span>
       <Tools site={site} chosen={chosen} onChoose={onChoose} />
       <span className="flex-1" />
-      <Toggle label="Side by side" pressed={compared} onPress={() => onCompare(!compared)}>
+      <Toggle label="First guides" pressed={showing === 'first'} onPress={() => onShow(showing === 'first' ? 'page' : 'first')} />
+      <Toggle
+        label="Side by side"
+        pressed={showing === 'compared'}
+        onPress={() => onShow(showing === 'compared' ? 'page' : 'compared')}
+      >
         <span className="flex items-center gap-1.5">
           <Columns2 aria-hidden size={14} strokeWidth={1.5} /> Side by side
         </span>

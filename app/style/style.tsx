@@ -9,7 +9,8 @@ import { SiteBar } from '../screen/site-bar'
 import { SiteScreen, type SiteScreenProps } from '../screen/site-screen'
 import { buttonClass } from '../ui/button'
 import { Comparison } from './comparison'
-import { DirectionsBar } from './directions-bar'
+import { DirectionsBar, type Showing } from './directions-bar'
+import { FirstGuides, isUnstyled } from './first-guides'
 import { Guide } from './guide'
 import { type Measured, Measures } from './measures'
 import { Toggle } from './part'
@@ -31,12 +32,16 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
   const whole = useComposeState((state) => state.session.site)
   const page = useComposeState(pageOf)
   const [asked, setAsked] = useState<string | null>(null)
-  const [compared, setCompared] = useState(false)
+  const [showing, setShowing] = useState<Showing>(() => (isUnstyled(store.getState().session.site) ? 'first' : 'page'))
   const [marked, setMarked] = useState<string | null>(null)
   const [vision, setVision] = useState<Vision | null>(null)
   const [measured, setMeasured] = useState<Measured>()
   const chosen = whole.directions.some((one) => one.id === asked) ? asked! : currentOf(whole).id
   const site = inDirection(whole, chosen)
+  const choose = (id: string) => {
+    setAsked(id)
+    setShowing('page')
+  }
   return (
     <ChosenDirection value={chosen}>
       <GuideProvider value={site.guide}>
@@ -50,22 +55,16 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
               </Link>
             </SiteBar>
             <div className="flex min-h-0 flex-1">
-              {!compared && <Guide />}
+              {showing === 'page' && <Guide />}
               <section aria-label="The page in its style" className="flex min-w-0 flex-1 flex-col bg-ground">
-                <DirectionsBar
-                  chosen={chosen}
-                  compared={compared}
-                  onCompare={setCompared}
-                  onChoose={(id) => {
-                    setAsked(id)
-                    setCompared(false)
-                  }}
-                />
-                {compared ? <Comparison /> : <Pages direction={chosen} marked={marked} />}
+                <DirectionsBar chosen={chosen} showing={showing} onShow={setShowing} onChoose={choose} />
+                {showing === 'compared' && <Comparison />}
+                {showing === 'first' && <FirstGuides onTaken={choose} />}
+                {showing === 'page' && <Pages direction={chosen} marked={marked} />}
               </section>
             </div>
             <VisionFilters />
-            {!compared && <Measures key={chosen} site={site} page={page} onMeasured={setMeasured} />}
+            {showing === 'page' && <Measures key={chosen} site={site} page={page} onMeasured={setMeasured} />}
           </div>
         </ShownProvider>
       </GuideProvider>
