@@ -3,7 +3,8 @@ import { useRef, useState } from 'react'
 import { toast } from 'sonner'
 import { readColourList } from '#core/formats/colour-list'
 import { cssProperties, readCssProperties } from '#core/formats/css-properties'
-import { designTokens, readDesignTokens } from '#core/formats/design-tokens'
+import { designTokens, isOwnTokens, readDesignTokens } from '#core/formats/design-tokens'
+import { isToBeAsked, surveyTokens } from '#core/formats/token-survey'
 import { slug } from '#core/render/names'
 import { currentOf } from '#core/site/directions'
 import { nameSchema } from '#core/style/values'
@@ -13,6 +14,7 @@ import { Button, buttonClass } from '../ui/button'
 import { useCompose } from '../compose/context'
 import { freeName } from './colour-part'
 import { Heading, Part } from './part'
+import { TokensDialog } from './tokens-dialog'
 import { useGuide } from './use-guide'
 
 const WIDTH = 1280
@@ -25,21 +27,32 @@ export function FilesPart({ number }: { number: number }) {
   const name = slug(`${site.name} ${currentOf(site).name}`)
   const sheet = `/sites/${store.getState().siteId}/pages/${page.id}/style-sheet?direction=${direction}`
 
-  const take = async (file: File) => {
-    const text = await file.text()
+  const [survey, setSurvey] = useState<{ name: string; text: string }[] | null>(null)
+
+  const takeCss = (file: string, text: string) => {
+    const { guide: next, changed, unread } = readCssProperties(text, guide)
+    if (!setAll(`read ${file}`, next)) return
+    toast.success(`${changed.length} ${changed.length === 1 ? 'token' : 'tokens'} read from “${file}”.`)
+    if (unread.length > 0) toast(`No place in a style guide for ${unread.slice(0, 5).join(', ')}${unread.length > 5 ? ' …' : ''}.`)
+  }
+  /** Takes a file of one's own, or one that leaves no question, whole; of all others it is asked what is to be taken. */
+  const take = async (files: readonly File[]) => {
+    const read = await Promise.all(files.map(async (file) => ({ name: file.name, text: await file.text() })))
+    const tokens = read.filter((one) => !/\.css$/i.test(one.name))
     try {
-      const isCss = /\.css$/i.test(file.name)
-      const {
-        guide: next,
-        changed,
-        unread,
-      } = isCss ? readCssProperties(text, guide) : { ...readDesignTokens(text, guide), unread: [] as string[] }
-      if (!setAll(`read ${file.name}`, next)) return
-      toast.success(`${changed.length} ${changed.length === 1 ? 'token' : 'tokens'} read from “${file.name}”.`)
-      if (unread.length > 0)
-        toast(`No place in a style guide for ${unread.slice(0, 5).join(', ')}${unread.length > 5 ? ' …' : ''}.`)
+      for (const { name, text } of read) if (/\.css$/i.test(name)) takeCss(name, text)
+      if (tokens.length === 0) return
+      if (!isOwnTokens(tokens[0]!.text) || tokens.length > 1) {
+        const { offers, refusals } = surveyTokens(tokens, guide)
+        if (offers.length === 0) throw new Error(refusals[0]!.reason)
+        if (isToBeAsked(offers, refusals)) return setSurvey(tokens)
+      }
+      const { guide: next, changed } = readDesignTokens(tokens[0]!.text, guide)
+      if (setAll(`read ${tokens[0]!.name}`, next))
+        toast.success(`${changed.length} ${changed.length === 1 ? 'token' : 'tokens'} read from “${tokens[0]!.name}”.`)
     } catch (error) {
-      toast.error(`“${file.name}”: ${(error as Error).message} The guide is as it was.`, { duration: 10_000 })
+      const names = read.map((one) => one.name).join(', ')
+      toast.error(`“${names}”: ${(error as Error).message} The guide is as it was.`, { duration: 10_000 })
     }
   }
   return (
@@ -66,12 +79,13 @@ export function FilesPart({ number }: { number: number }) {
           ref={input}
           type="file"
           accept=".json,.css"
+          multiple
           aria-label="File of tokens or custom properties"
           className="sr-only"
           tabIndex={-1}
           onChange={(event) => {
-            const [file] = event.target.files ?? []
-            if (file) void take(file)
+            const files = [...(event.target.files ?? [])]
+            if (files.length > 0) void take(files)
             event.target.value = ''
           }}
         />
@@ -97,6 +111,7 @@ export function FilesPart({ number }: { number: number }) {
         </Button>
       </div>
       <Paste />
+      {survey && <TokensDialog files={survey} onClose={() => setSurvey(null)} />}
     </Part>
   )
 }

@@ -17,10 +17,10 @@ export class TokensError extends Error {
 }
 
 /** Under this name a token carries what the format itself has no words for, so that nothing is lost on the way back. */
-const OURS = 'example.yarrowfinch'
+export const OURS = 'example.yarrowfinch'
 
 type Token = { $value: unknown; $type?: string; $description?: string; $extensions?: Record<string, unknown> }
-type Json = Record<string, unknown>
+export type Json = Record<string, unknown>
 
 const round = (value: number) => Math.round(value * 10_000) / 10_000
 const dimension = (px: number) => ({ value: round(px), unit: 'px' })
@@ -102,12 +102,12 @@ export function designTokens({ guide }: Pick<Site, 'guide'>): Json {
   }
 }
 
-const isObject = (value: unknown): value is Json => typeof value === 'object' && value !== null && !Array.isArray(value)
+export const isObject = (value: unknown): value is Json => typeof value === 'object' && value !== null && !Array.isArray(value)
 
-type Flat = { path: string; token: Token; type: string | undefined }
+export type Flat = { path: string; token: Token; type: string | undefined }
 
 /** Every token of a file by its path, with the type that it has or takes from the groups around it. */
-function flatten(value: Json, path: string[], type: string | undefined, into: Flat[]): Flat[] {
+export function flatten(value: Json, path: string[], type: string | undefined, into: Flat[]): Flat[] {
   const own = typeof value.$type === 'string' ? value.$type : type
   if ('$value' in value) {
     into.push({ path: path.join('.'), token: value as Token, type: own })
@@ -118,11 +118,14 @@ function flatten(value: Json, path: string[], type: string | undefined, into: Fl
   return into
 }
 
+/** True for a file that Yarrowfinch wrote, which carries what the format has no words for. */
+export const isOwnTokens = (text: string): boolean => text.includes(`"${OURS}"`)
+
 const ALIAS = /^\{([^{}]+)\}$/
-const KNOWN = ['color', 'dimension', 'fontFamily', 'fontWeight', 'number', 'typography', 'shadow'] as const
+export const KNOWN = ['color', 'dimension', 'fontFamily', 'fontWeight', 'number', 'typography', 'shadow'] as const
 
 /** Follows aliases to the value that they stand for. */
-function resolver(flat: readonly Flat[]) {
+export function resolver(flat: readonly Flat[]) {
   const byPath = new Map(flat.map((one) => [one.path, one]))
   const resolve = (value: unknown, seen: readonly string[]): unknown => {
     const alias = typeof value === 'string' ? ALIAS.exec(value)?.[1] : undefined
@@ -140,7 +143,7 @@ function resolver(flat: readonly Flat[]) {
   return resolve
 }
 
-const typeOfAlias = (one: Flat, flat: readonly Flat[], depth = 0): string | undefined => {
+export const typeOfAlias = (one: Flat, flat: readonly Flat[], depth = 0): string | undefined => {
   const alias = typeof one.token.$value === 'string' ? ALIAS.exec(one.token.$value)?.[1] : undefined
   const target = alias === undefined || depth > 50 ? undefined : flat.find((other) => other.path === alias)
   return one.type ?? (target && typeOfAlias(target, flat, depth + 1))
@@ -191,7 +194,7 @@ function readShadow(value: unknown, path: string): ShadowLayer[] {
 }
 
 /** The name that a token has in a style guide: its path without the group that says only what kind it is. */
-function nameIn(path: string): string {
+export function nameIn(path: string): string {
   const parts = path.split('.')
   const short =
     parts.length > 1 && /^(colou?rs?|faces?|fonts?|types?|typography|spac\w*|corners?|radi\w*|shadows?|sizes?)$/i.test(parts[0]!)
@@ -203,7 +206,7 @@ function nameIn(path: string): string {
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^-+|-+$/g, '')
-  const safe = /^[a-z]/.test(name) ? name : `t-${name}`
+  const safe = name === '' ? 'token' : /^[a-z]/.test(name) ? name : `t-${name}`
   return nameSchema.parse(safe.slice(0, 40).replace(/-+$/, ''))
 }
 
@@ -254,13 +257,18 @@ export function readDesignTokens(text: string, before: StyleGuide): ReadTokens {
 /** What a token carries of ours holds only as long as the value beside it is still the one that was written from it. */
 const still = (written: Token, value: unknown): boolean => isSame(written.$value, value)
 
-function putToken(
+/**
+ * Puts one token into a style guide, its aliases resolved.
+ * @param name what it is called there
+ * @throws TokensError if its value cannot be read
+ */
+export function putToken(
   guide: StyleGuide,
   { path, type }: { path: string; type: string },
   value: unknown,
   extra: Json | undefined,
+  name = nameIn(path),
 ): StyleGuide {
-  const name = nameIn(path)
   switch (type) {
     case 'color': {
       const { hex } = readColour(value, path)
