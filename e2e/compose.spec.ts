@@ -66,6 +66,9 @@ test('the whole job from nothing: a site, a section, words, a picture, columns, 
   await page.getByRole('button', { name: 'New site' }).click()
   await page.getByLabel('Name').fill('Hollin Ridge, first try')
   await page.getByRole('button', { name: 'Create the site' }).click()
+  // A new site opens at the brief, where the path begins.
+  await page.waitForURL(/brief$/)
+  await page.getByRole('link', { name: /^Compose/ }).click()
   await composed(page)
 
   await addSection(page, 'Opening')

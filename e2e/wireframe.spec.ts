@@ -116,7 +116,7 @@ test('from a document and a brief to a wireframe at three widths, every word of 
   await page.getByRole('button', { name: 'New site' }).click()
   await page.getByLabel('Name').fill('Hollin Ridge, from words')
   await page.getByRole('button', { name: 'Create the site' }).click()
-  await composed(page)
+  await page.waitForURL(/brief$/)
 
   await step(page, 'Copy')
   await page.getByRole('button', { name: 'Import' }).click()
@@ -144,7 +144,9 @@ test('from a document and a brief to a wireframe at three widths, every word of 
   await page.getByLabel('What is this?').fill('Two hours under dark skies')
   await page.getByLabel('Why should I care?').fill('One of the darkest skies in the county')
   await page.getByLabel('What do I do now?').fill('Book an autumn night')
-  await expect(page.getByRole('combobox', { name: 'Outline' })).toContainText('Book a time')
+  // The deck's own sections come first; the outline for the aim is one choice away.
+  await expect(page.getByRole('combobox', { name: 'Outline' })).toContainText('As the copy deck has it')
+  await choose(page, 'Outline', 'Book a time')
   for (const job of ['timetable', 'proof', 'footer']) await page.getByLabel(`Take the section ${job}`).uncheck()
   await page.getByRole('button', { name: 'Take 7 sections' }).click()
   // The verdicts follow the page: with the outline taken, the opening says what the brief answers.

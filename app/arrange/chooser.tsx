@@ -95,7 +95,7 @@ export function Chooser({ section, onClose }: ChooserProps) {
           <div className="flex min-h-0 flex-1">
             <nav
               aria-label="Job of the section"
-              className="w-36 shrink-0 overflow-y-auto border-r border-line-strong bg-panel py-2"
+              className="relative w-36 shrink-0 overflow-y-auto border-r border-line-strong bg-panel py-2"
             >
               {(['all', ...JOBS] as const).map((one) => (
                 <button
@@ -110,7 +110,7 @@ export function Chooser({ section, onClose }: ChooserProps) {
               ))}
             </nav>
             <ul
-              className="grid min-h-0 flex-1 auto-rows-min grid-cols-2 items-start gap-x-5 gap-y-6 overflow-y-auto p-4"
+              className="relative grid min-h-0 flex-1 auto-rows-min grid-cols-2 items-start gap-x-5 gap-y-6 overflow-y-auto p-4"
               data-arrangements
             >
               {shown.map((one) => (

@@ -51,7 +51,7 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
         </SiteBar>
       </div>
       <div className="flex min-h-0 flex-1 print:block">
-        <main className="min-w-0 flex-1 overflow-y-auto border-r border-line-strong bg-panel print:overflow-visible print:border-0 print:bg-field">
+        <main className="relative min-w-0 flex-1 overflow-y-auto border-r border-line-strong bg-panel print:overflow-visible print:border-0 print:bg-field">
           <Sheet onShow={setMarked} />
         </main>
         <aside aria-label="The page" className="flex w-[44%] shrink-0 flex-col print:hidden">
@@ -70,7 +70,7 @@ function PageSide({ marked }: { marked: string | null }) {
       <div className="flex h-9 shrink-0 items-center justify-between border-b border-line-strong bg-ground px-3">
         <span className="text-label text-ink-2">{outline || empty ? 'Starting outline' : 'The page as it stands, at 1280 px'}</span>
         {!empty && (
-          <button type="button" className="text-label underline" onClick={() => setOutline(!outline)}>
+          <button type="button" className="min-h-6 text-label underline" onClick={() => setOutline(!outline)}>
             {outline ? 'Back to the page' : 'Starting outline'}
           </button>
         )}

@@ -27,7 +27,7 @@ export function DeckOutlineRows({ onTaken }: { onTaken: () => void }) {
   }
   return (
     <>
-      <ol className="min-h-0 flex-1 overflow-y-auto">
+      <ol className="relative min-h-0 flex-1 overflow-y-auto">
         {rows.map((row, i) => (
           <li
             key={row.at}
@@ -47,7 +47,7 @@ export function DeckOutlineRows({ onTaken }: { onTaken: () => void }) {
               </p>
               <p className="text-label text-ink-2">
                 {row.arrangement === suggested[i]!.arrangement ? `${verdict(row.passages, row.left, row.empty)}. ` : ''}
-                <span className="first-letter:uppercase">{row.job.replace('-', ' ')}</span>
+                <span className="inline-block first-letter:uppercase">{row.job.replace('-', ' ')}</span>
               </p>
             </div>
             <Choice

@@ -59,7 +59,7 @@ export function OutlinePanel({ onTaken }: { onTaken: () => void }) {
         {outline.note}
         {aim === null && ' Choose an aim in the brief, and the outline for it is suggested first.'}
       </OutlineChoice>
-      <ol className="min-h-0 flex-1 overflow-y-auto">
+      <ol className="relative min-h-0 flex-1 overflow-y-auto">
         {rows.map((row, i) => (
           <li
             key={row.job}

@@ -60,7 +60,7 @@ function CommandList({ onDone, onPlay }: { onDone: () => void; onPlay: () => voi
         placeholder="Add, go to, show …"
         className="w-full border-b border-line bg-field px-4 py-3 text-[15px] outline-none"
       />
-      <Menu.List className="max-h-[56vh] overflow-auto p-2">
+      <Menu.List className="relative max-h-[56vh] overflow-auto p-2">
         <Menu.Empty className="p-3 text-muted">Nothing has that name.</Menu.Empty>
         {commands.map((command) => (
           <Menu.Item

@@ -67,6 +67,10 @@ export function createFrame(iframe: HTMLIFrameElement, width: number): Frame {
 
   const find = (id: string) => document.querySelector<HTMLElement>(`[data-block="${CSS.escape(id)}"]`)
   document.adoptedStyleSheets = [shared, editor, aligned]
+  // A press outside the words that are edited must not take the focus into the frame, where no key is heard.
+  document.addEventListener('mousedown', (event) => {
+    if (!(event.target as Element).closest(`[${EDITED}]`)) event.preventDefault()
+  })
   return {
     document,
     width,

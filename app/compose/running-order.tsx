@@ -72,7 +72,7 @@ export function RunningOrder() {
           </Link>
         )}
       </div>
-      <div className="min-h-0 flex-1 overflow-y-auto">
+      <div className="relative min-h-0 flex-1 overflow-y-auto">
         <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
           <SortableContext items={page.sections.map((one) => one.id)} strategy={verticalListSortingStrategy}>
             <ol>
@@ -253,7 +253,7 @@ const BlockItem = memo(function BlockItem({
       <button
         type="button"
         aria-current={chosen}
-        className={`flex w-full items-baseline justify-between border-l-[3px] py-0.5 pr-3 text-left ${chosen ? 'border-ink bg-ground font-semibold' : 'border-transparent text-ink-2 hover:bg-ground/60'} ${block.hidden ? 'opacity-60' : ''}`}
+        className={`flex w-full items-baseline justify-between border-l-[3px] py-[3px] pr-3 text-left ${chosen ? 'border-ink bg-ground font-semibold' : 'border-transparent text-ink-2 hover:bg-ground/60'} ${block.hidden ? 'opacity-60' : ''}`}
         style={{ paddingLeft: 31 + depth * 12 }}
         onClick={() => select(store, block.id)}
       >

@@ -131,6 +131,8 @@ export function useWordsEditor(index: number): void {
         handleKeyDown(_, event) {
           if (event.key === 'Escape') store.setState({ words: null })
           else if (event.key === 'Enter' && !event.shiftKey) split(store, editor, place.block.id, index)
+          // In a button the key would press it.
+          else if (event.key === ' ' && element.tagName === 'BUTTON') editor.view.dispatch(editor.state.tr.insertText(' '))
           else return false
           return true
         },

@@ -15,7 +15,10 @@ export function DeckOutline({ text, onGo }: { text: string; onGo: (line: number)
   const shown = useDeferredValue(text)
   const headings = useMemo(() => headingsOf(shown), [shown])
   return (
-    <nav aria-label="Outline of the deck" className="w-[124px] shrink-0 overflow-y-auto border-r border-line bg-panel py-2">
+    <nav
+      aria-label="Outline of the deck"
+      className="relative w-[124px] shrink-0 overflow-y-auto border-r border-line bg-panel py-2"
+    >
       {headings.map(({ level, name, line }) => (
         <button
           key={line}

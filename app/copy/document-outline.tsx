@@ -34,7 +34,7 @@ export function DocumentOutline({ headings, onChange }: DocumentOutlineProps) {
           </label>
         ))}
       </div>
-      <ol className="mt-2 max-h-44 overflow-y-auto border border-line bg-field">
+      <ol className="relative mt-2 max-h-44 overflow-y-auto border border-line bg-field">
         {headings.map((one, i) => (
           <li key={i} className="flex items-center gap-2 border-b border-line px-2 last:border-b-0" data-heading={one.kind}>
             <span className={`min-w-0 flex-1 truncate ${INDENT[one.kind]}`} title={one.text}>

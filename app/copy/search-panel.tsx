@@ -65,7 +65,7 @@ export function SearchPanel({ language, onLook }: { language: string; onLook: (l
           {query === '' ? '' : `${count} in ${hits.length} ${hits.length === 1 ? 'passage' : 'passages'}`}
         </span>
       </div>
-      <ul className="max-h-28 overflow-y-auto">
+      <ul className="relative max-h-28 overflow-y-auto">
         {hits.map((hit, i) => (
           <li key={i}>
             <button

@@ -88,7 +88,7 @@ export function WordsPanel({ language, looked, onLook }: PanelProps) {
           </button>
         )}
       </div>
-      <div className="min-h-0 flex-1 overflow-y-auto pb-6">
+      <div className="relative min-h-0 flex-1 overflow-y-auto pb-6">
         {here?.sections.map((section, i) => (
           <SectionWords
             key={section.section ?? `${i} ${section.name}`}

@@ -44,7 +44,7 @@ export function Deliver(props: DeliverProps) {
         </span>
       </TopBar>
       <main className="grid min-h-0 flex-1 grid-cols-2">
-        <div className="overflow-y-auto border-r border-line-strong bg-panel px-6 py-4">
+        <div className="relative overflow-y-auto border-r border-line-strong bg-panel px-6 py-4">
           <WebSite {...props} />
           <Mockups {...props} />
           <Before {...props} />
@@ -142,7 +142,7 @@ function WebSite({ siteId, style, texts, pictures, fonts }: DeliverProps) {
             {shown === one.file && text && (
               <pre
                 tabIndex={0}
-                className="figure max-h-72 overflow-auto border border-line bg-field p-3 leading-[17px] whitespace-pre"
+                className="relative figure max-h-72 overflow-auto border border-line bg-field p-3 leading-[17px] whitespace-pre"
               >
                 {text.text}
               </pre>
@@ -202,9 +202,13 @@ function Mockups({ siteId, site, page }: DeliverProps) {
               </td>
               {[1, 2].map((density) => (
                 <td key={density} className="w-40 py-1.5 pl-2">
-                  <Button className="w-full" disabled={busy !== null} onClick={() => void make(width, density)}>
+                  <Button
+                    className="w-full"
+                    disabled={busy !== null}
+                    aria-label={`PNG, ${width * density} px wide: mockup at ${width} px, ${density}x`}
+                    onClick={() => void make(width, density)}
+                  >
                     {busy === `${width}@${density}` ? 'Drawing' : `PNG, ${width * density} px wide`}
-                    <span className="sr-only">{`: mockup at ${width} px, ${density}x`}</span>
                   </Button>
                 </td>
               ))}

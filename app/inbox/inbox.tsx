@@ -30,7 +30,7 @@ export function Inbox({ siteId, site, page, revision, exportedRevision, entries 
           Play page
         </Link>
       </TopBar>
-      <main className="min-h-0 flex-1 overflow-y-auto">
+      <main className="relative min-h-0 flex-1 overflow-y-auto">
         <div className="mx-auto max-w-3xl px-6 py-8">
           <h1 className="text-title font-semibold">Form inbox</h1>
           <p className="mt-1 max-w-xl text-ink-2">

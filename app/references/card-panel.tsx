@@ -43,7 +43,7 @@ export function CardPanel({ cards, onChoose, picking, onPick }: CardPanelProps) 
       putCards(cards.map(({ group: _, ...rest }) => (id ? { ...rest, group: id } : rest)) as BoardCard[]),
     ])
   return (
-    <section aria-label="Card" className="flex max-h-[60%] flex-col gap-2 overflow-y-auto p-3">
+    <section aria-label="Card" className="relative flex max-h-[60%] flex-col gap-2 overflow-y-auto p-3">
       <h2 className="font-semibold first-letter:uppercase">{cards.length === 1 ? card.kind : `${cards.length} cards`}</h2>
       {cards.length === 1 && <One card={card} picking={picking} onPick={onPick} />}
       <div className="flex flex-wrap gap-2">

@@ -42,7 +42,7 @@ export function LibraryPanel() {
         value={query}
         onChange={(event) => setQuery(event.target.value)}
       />
-      <ul className="grid min-h-0 flex-1 auto-rows-min grid-cols-2 gap-2 overflow-y-auto">
+      <ul className="relative grid min-h-0 flex-1 auto-rows-min grid-cols-2 gap-2 overflow-y-auto">
         {found.map((one) => (
           <li key={one.name}>
             <button type="button" className="block w-full text-left" title={one.words.join(', ')} onClick={() => void take(one)}>

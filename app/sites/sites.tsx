@@ -45,7 +45,7 @@ export function Sites({ sites }: { sites: SiteSummary[] }) {
         <Floret />
         <span className="text-[14px] font-semibold">Yarrowfinch</span>
       </header>
-      <main className="min-h-0 flex-1 overflow-auto">
+      <main className="relative min-h-0 flex-1 overflow-auto">
         <div className="mx-auto max-w-[1200px] px-10 py-9">
           <div className="mb-6 flex items-end justify-between gap-4 border-b border-line-strong pb-4">
             <div>

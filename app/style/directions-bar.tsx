@@ -139,7 +139,7 @@ function About({ direction }: { direction: Direction }) {
             onBlur={(event) => event.target.value !== direction.note && put({ note: event.target.value })}
           />
           <p className="text-label text-ink-2">Pictures behind it</p>
-          <div className="grid max-h-44 grid-cols-4 gap-1 overflow-y-auto">
+          <div className="relative grid max-h-44 grid-cols-4 gap-1 overflow-y-auto">
             {pictures.map((one) => {
               const chosen = direction.mood.includes(one.id)
               return (

@@ -204,7 +204,7 @@ function Pairings() {
   return (
     <>
       <Heading>Text faces for {heading.name}</Heading>
-      <ul className="max-h-[420px] divide-y divide-line overflow-y-auto border-y border-line">
+      <ul className="relative max-h-[420px] divide-y divide-line overflow-y-auto border-y border-line">
         {shown.map(({ family, score, reasons }) => (
           <li key={family.id}>
             <button

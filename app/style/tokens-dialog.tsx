@@ -63,7 +63,7 @@ export function TokensDialog({ files, onClose }: TokensDialogProps) {
             <span className="figure">{chosen.size}</span> are ticked.
             {refusals.length > 0 && ` ${refusals.length} cannot be taken.`}
           </p>
-          <div className="min-h-0 flex-1 overflow-y-auto border border-line bg-field">
+          <div className="relative min-h-0 flex-1 overflow-y-auto border border-line bg-field">
             {(Object.keys(TOKEN_PARTS) as TokenPart[]).map((part) => (
               <Offers
                 key={part}

@@ -44,7 +44,7 @@ export function TypePart({ number }: { number: number }) {
 function Roles({ chosen, onChoose }: { chosen: string | null; onChoose: (role: string) => void }) {
   const { guide, site } = useGuide()
   return (
-    <ul className="max-h-[206px] divide-y divide-line overflow-y-auto border-y border-line" aria-label="Type roles">
+    <ul className="relative max-h-[206px] divide-y divide-line overflow-y-auto border-y border-line" aria-label="Type roles">
       {guide.types.map((type) => {
         const size = sizeOf(guide, type)
         return (

@@ -1,6 +1,6 @@
 import { Popover } from 'radix-ui'
 import { useState } from 'react'
-import { NavLink } from 'react-router'
+import { Link, useLocation } from 'react-router'
 import type { Condition, Step } from './steps'
 
 /** What completes a step, each thing with whether it is there. */
@@ -31,20 +31,20 @@ const inWords = (conditions: readonly Condition[]): string =>
 /** A step of the path: leads to its screen; on its own screen a press shows what completes it. */
 export function StepLink({ step }: { step: Step }) {
   const [open, setOpen] = useState(false)
+  const here = useLocation().pathname === step.to
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
       <Popover.Anchor asChild>
-        <NavLink
+        <Link
           to={step.to}
           title={`${step.complete ? 'Complete' : 'Complete when'}\n${inWords(step.conditions)}`}
           onClick={(event) => {
-            if (event.currentTarget.getAttribute('aria-current') !== 'page') return
+            if (!here) return
             event.preventDefault()
             setOpen((now) => !now)
           }}
-          className={({ isActive }) =>
-            `flex items-center gap-2 border-r border-ink-2/40 px-3 max-xl:gap-1.5 max-xl:px-2 ${isActive ? 'bg-ground font-semibold text-ink' : 'text-on-ink-2 hover:text-on-ink'}`
-          }
+          aria-current={here ? 'page' : undefined}
+          className={`flex items-center gap-2 border-r border-ink-2/40 px-3 max-xl:gap-1.5 max-xl:px-2 ${here ? 'bg-ground font-semibold text-ink' : 'text-on-ink-2 hover:text-on-ink'}`}
         >
           <span
             aria-hidden
@@ -52,7 +52,7 @@ export function StepLink({ step }: { step: Step }) {
           />
           {step.name}
           <span className="sr-only">{step.complete ? ', complete' : ''}</span>
-        </NavLink>
+        </Link>
       </Popover.Anchor>
       <Popover.Portal>
         <Popover.Content

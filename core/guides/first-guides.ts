@@ -36,7 +36,10 @@ function facesFor(mood: Mood, given: Given, index: number, used: ReadonlySet<str
     samples[index] ??
     ranked.find((one) => !used.has(one.id) && one.class !== 'mono') ??
     ranked[0]!
-  const [pairing] = pairingsFor(heading, wanted ?? FAMILIES)
+  // Of text faces that pair about as well, the one that suits the mood.
+  const [pairing] = pairingsFor(heading, wanted ?? FAMILIES).sort(
+    (a, b) => b.score + 3 * suits(b.family, mood, given) - a.score - 3 * suits(a.family, mood, given),
+  )
   return {
     heading,
     text: pairing!.family,

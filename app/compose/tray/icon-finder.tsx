@@ -41,7 +41,7 @@ export function IconFinder({ chosen, onChoose }: { chosen: string | undefined; o
         value={query}
         onChange={(event) => setQuery(event.target.value)}
       />
-      <div className="grid max-h-24 grid-cols-9 gap-0.5 overflow-y-auto">
+      <div className="relative grid max-h-24 grid-cols-9 gap-0.5 overflow-y-auto">
         {icons.map((icon) => (
           <button
             key={icon.name}

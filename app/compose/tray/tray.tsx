@@ -45,7 +45,7 @@ function PageTray() {
           <kbd className="figure">?</kbd> shows all keys, <kbd className="figure">/</kbd> finds everything by name.
         </p>
       </div>
-      <div className="min-w-0 flex-1 overflow-auto p-3.5">
+      <div className="relative min-w-0 flex-1 overflow-auto p-3.5">
         <PageColumn page={page} />
       </div>
     </>
@@ -68,7 +68,7 @@ function BlockTray({ place, tab, onTab }: { place: Place } & Tabs) {
     columns.push({ name: 'States', show: () => <StatesColumn style={style} /> })
   return (
     <>
-      <div className="w-[212px] shrink-0 overflow-y-auto border-r border-line bg-ground p-3.5">
+      <div className="relative w-[212px] shrink-0 overflow-y-auto border-r border-line bg-ground p-3.5">
         <ScopeColumn place={place} />
       </div>
       <Columns columns={columns} name={blockName(block)} tab={tab} onTab={onTab} />
@@ -96,7 +96,7 @@ function Columns({ columns, name, tab: chosen, onTab }: { columns: TrayColumn[];
         <section
           key={column.name}
           aria-label={`${column.name} of ${name}`}
-          className="min-w-0 max-w-[320px] flex-1 overflow-y-auto border-r border-line px-3.5 py-3"
+          className="relative min-w-0 max-w-[320px] flex-1 overflow-y-auto border-r border-line px-3.5 py-3"
         >
           {column.show()}
         </section>
@@ -117,7 +117,7 @@ function Columns({ columns, name, tab: chosen, onTab }: { columns: TrayColumn[];
               </button>
             ))}
           </div>
-          <div className="min-h-0 flex-1 overflow-y-auto px-3.5 py-2">{tab.show()}</div>
+          <div className="relative min-h-0 flex-1 overflow-y-auto px-3.5 py-2">{tab.show()}</div>
         </section>
       )}
     </div>
