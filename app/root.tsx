@@ -56,7 +56,7 @@ export function ErrorBoundary() {
       <h1 className="text-title font-semibold">This cannot be shown</h1>
       <p className="mt-2 text-ink-2">{sentence}</p>
       <p className="mt-6">
-        <Link className="underline" to="/">
+        <Link className="inline-flex min-h-6 items-center underline" to="/">
           Back to all sites
         </Link>
       </p>

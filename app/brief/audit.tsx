@@ -100,7 +100,7 @@ function Finding({ finding, onSet, onRemove, onShow }: FindingProps) {
           onChange={(answeredBy) => onSet({ answeredBy })}
         />
         {place && (
-          <button type="button" className="text-label underline print:hidden" onClick={() => onShow(finding.answeredBy!)}>
+          <button type="button" className="min-h-6 text-label underline print:hidden" onClick={() => onShow(finding.answeredBy!)}>
             Show
           </button>
         )}

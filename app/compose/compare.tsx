@@ -20,7 +20,7 @@ export function Compare({ width }: { width: number }) {
         <span className="figure bg-ink px-1.5 py-px text-on-ink">{width}</span>
         <span className="text-label">Wire look at the left, finished look at the right</span>
         <span className="flex-1" />
-        <button type="button" className="text-label underline" onClick={() => store.setState({ comparing: false })}>
+        <button type="button" className="min-h-6 text-label underline" onClick={() => store.setState({ comparing: false })}>
           Back to the views
         </button>
       </div>

@@ -69,7 +69,7 @@ export function createFrame(iframe: HTMLIFrameElement, width: number): Frame {
   document.adoptedStyleSheets = [shared, editor, aligned]
   // A press outside the words that are edited must not take the focus into the frame, where no key is heard.
   document.addEventListener('mousedown', (event) => {
-    if (!(event.target as Element).closest(`[${EDITED}]`)) event.preventDefault()
+    if (!(event.target as HTMLElement).closest(`[${EDITED}]`)) event.preventDefault()
   })
   return {
     document,

@@ -67,7 +67,10 @@ export function RunningOrder() {
           {without > 0 ? `, ${without} without all words` : ''}
         </p>
         {unplaced > 0 && (
-          <Link className="text-label text-rust underline" to={`/sites/${siteId}/pages/${page.id}/copy`}>
+          <Link
+            className="inline-flex min-h-6 items-center text-label text-rust underline"
+            to={`/sites/${siteId}/pages/${page.id}/copy`}
+          >
             {unplaced} {unplaced === 1 ? 'passage' : 'passages'} unplaced
           </Link>
         )}
@@ -93,7 +96,7 @@ export function RunningOrder() {
         {page.sections.length === 0 && (
           <p className="p-3.5 text-ink-2">
             The page is empty. Begin with a{' '}
-            <Link className="underline" to={`/sites/${siteId}/pages/${page.id}/brief`}>
+            <Link className="inline-flex min-h-6 items-center underline" to={`/sites/${siteId}/pages/${page.id}/brief`}>
               starting outline
             </Link>
             , or add its first section below.

@@ -72,7 +72,7 @@ function Markers({ x }: { x: Axis }) {
             at={one.below}
             x={x}
             label={`Breakpoint below ${one.below} px`}
-            className="top-0 h-[52px] w-[11px] -translate-x-1/2"
+            className="top-0 h-[52px] w-6 -translate-x-1/2"
             onMove={(to, gesture) =>
               setBreakpoints(
                 breakpoints.map((other) => (other === one ? { ...one, below: Math.min(upper, Math.max(lower, to)) } : other)),
@@ -97,7 +97,7 @@ function Markers({ x }: { x: Axis }) {
           at={width}
           x={x}
           label={`View at ${width} px`}
-          className="top-[30px] flex h-[18px] -translate-x-[7px] items-center gap-1.5"
+          className="top-[27px] flex h-6 -translate-x-[7px] items-center gap-1.5"
           onMove={(to, gesture) =>
             setViews(
               views.map((other, i) => (i === index ? to : other)),

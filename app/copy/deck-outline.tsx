@@ -23,7 +23,7 @@ export function DeckOutline({ text, onGo }: { text: string; onGo: (line: number)
         <button
           key={line}
           type="button"
-          className={`block w-full truncate px-2.5 py-0.5 text-left text-label hover:bg-ground ${level === 1 ? 'mt-1.5 font-semibold' : 'pl-4 text-ink-2'}`}
+          className={`block w-full truncate px-2.5 py-1 text-left text-label hover:bg-ground ${level === 1 ? 'mt-1.5 font-semibold' : 'pl-4 text-ink-2'}`}
           onClick={() => onGo(line)}
         >
           {name}

@@ -201,12 +201,12 @@ function PassageRow({ passage, current, onLook }: RowProps) {
       >
         {passage.role}
       </span>
-      <button type="button" aria-current={current} className="min-w-0 flex-1 truncate py-0.5 text-left" onClick={onLook}>
+      <button type="button" aria-current={current} className="min-w-0 flex-1 truncate py-[3px] text-left" onClick={onLook}>
         {text}
       </button>
       {!placed && (
         <>
-          <button type="button" className="text-label underline" onClick={() => placing.place(passage.unplaced)}>
+          <button type="button" className="min-h-6 text-label underline" onClick={() => placing.place(passage.unplaced)}>
             Place
           </button>
           <GripVertical size={12} aria-hidden className="shrink-0 translate-y-0.5 cursor-grab text-muted" />

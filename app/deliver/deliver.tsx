@@ -244,7 +244,10 @@ function Before({ siteId, site, findings }: DeliverProps) {
               {found.sentence}{' '}
               {site.pages.length > 1 && <span className="text-muted">{site.pages.find((one) => one.id === found.page)?.name}</span>}
             </span>
-            <Link className="underline" to={`/sites/${siteId}/pages/${found.page}/compose${found.block ? `#${found.block}` : ''}`}>
+            <Link
+              className="inline-flex min-h-6 items-center underline"
+              to={`/sites/${siteId}/pages/${found.page}/compose${found.block ? `#${found.block}` : ''}`}
+            >
               Show
             </Link>
           </li>

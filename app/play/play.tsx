@@ -85,12 +85,15 @@ export function Play({ siteId, site, page, file, exported }: PlayProps) {
           {scale < 1 ? `, shown at ${Math.round(scale * 100)}%` : ''}
         </span>
         {hasForm && (
-          <Link className="ml-auto text-label underline" to={`/sites/${siteId}/pages/${page.id}/inbox`}>
+          <Link
+            className="inline-flex min-h-6 items-center ml-auto text-label underline"
+            to={`/sites/${siteId}/pages/${page.id}/inbox`}
+          >
             Form inbox
           </Link>
         )}
         <a
-          className={`text-label underline ${hasForm ? '' : 'ml-auto'}`}
+          className={`inline-flex min-h-6 items-center text-label underline ${hasForm ? '' : 'ml-auto'}`}
           href={`/visit/${siteId}/${file}`}
           target="_blank"
           rel="noreferrer"

@@ -102,7 +102,7 @@ export function ColourEditor({ role, fixed, uses, onRenamed }: EditorProps) {
           : `On this page ${uses.length} ${uses.length === 1 ? 'time' : 'times'}: ${tally.join(', ')}.`}
         {cover !== undefined && ` Its fills cover ${percent(cover)} of the page at ${site.views[0]} px.`}{' '}
         {blocks.length > 0 && (
-          <button type="button" className="underline decoration-dotted underline-offset-2" onClick={() => show(blocks[0]!)}>
+          <button type="button" className="min-h-6 underline decoration-dotted underline-offset-2" onClick={() => show(blocks[0]!)}>
             Show the first
           </button>
         )}

@@ -93,7 +93,11 @@ function Uses({ kind, value, values, onMerged }: { kind: ValueKind; value: Disti
     <div className="mt-1 flex items-center gap-2 text-label text-ink-2">
       <span className="min-w-0 flex-1">
         <span className="figure text-ink">{value.text}</span>, {countOf(value)}, as {properties.join(', ')}.{' '}
-        <button type="button" className="underline decoration-dotted underline-offset-2" onClick={() => show(value.uses[0]!.block)}>
+        <button
+          type="button"
+          className="min-h-6 underline decoration-dotted underline-offset-2"
+          onClick={() => show(value.uses[0]!.block)}
+        >
           Show the first
         </button>
       </span>

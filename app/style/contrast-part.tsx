@@ -147,7 +147,11 @@ function Chosen({ pair }: { pair: Pair }) {
     <p className="mt-2 text-label text-ink-2">
       <span className="figure text-ink">{pair.ratio.toFixed(2)} : 1</span> for {pair.ink} on {pair.ground}, in{' '}
       {places(pair.blocks.length)}. {verdict(pair)} (WCAG 2.2, 1.4.3){' '}
-      <button type="button" className="underline decoration-dotted underline-offset-2" onClick={() => show(pair.blocks[0] ?? null)}>
+      <button
+        type="button"
+        className="min-h-6 underline decoration-dotted underline-offset-2"
+        onClick={() => show(pair.blocks[0] ?? null)}
+      >
         Show the first
       </button>
     </p>
@@ -168,7 +172,7 @@ function Short({ pair }: { pair: Pair }) {
       <div>
         <button
           type="button"
-          className="text-left underline decoration-dotted underline-offset-2"
+          className="min-h-6 text-left underline decoration-dotted underline-offset-2"
           onClick={() => show(pair.blocks[0] ?? null)}
         >
           {pair.ink} on {pair.ground} has {pair.ratio.toFixed(2)} : 1 in {places(pair.blocks.length)}

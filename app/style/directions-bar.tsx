@@ -64,7 +64,7 @@ function Tools({ site, chosen, onChoose }: { site: Site; chosen: string; onChoos
       <DropdownMenu.Root>
         <DropdownMenu.Trigger
           aria-label={`What can be done with ${direction.name}`}
-          className="flex h-[26px] items-center rounded-2 px-1 text-ink-2 hover:bg-line/60"
+          className="flex h-[26px] w-6 items-center justify-center rounded-2 text-ink-2 hover:bg-line/60"
         >
           <ChevronDown size={14} strokeWidth={1.5} />
         </DropdownMenu.Trigger>

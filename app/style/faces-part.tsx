@@ -239,7 +239,7 @@ function Pairings() {
           </li>
         ))}
       </ul>
-      <button type="button" className="mt-1 text-label text-ink-2 underline" onClick={() => setAll(!all)}>
+      <button type="button" className="min-h-6 mt-1 text-label text-ink-2 underline" onClick={() => setAll(!all)}>
         {all ? 'Only the best' : `All ${pairings.length}`}
       </button>
     </>

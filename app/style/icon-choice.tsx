@@ -25,7 +25,7 @@ export function IconChoice({ icon, onChange }: { icon: Icon | undefined; onChang
           >
             <IconFinder chosen={icon?.shape.name} onChoose={(shape) => onChange({ shape, place: icon?.place ?? 'after' })} />
             {icon && (
-              <Popover.Close className="mt-2 text-label text-ink-2 underline" onClick={() => onChange(undefined)}>
+              <Popover.Close className="min-h-6 mt-2 text-label text-ink-2 underline" onClick={() => onChange(undefined)}>
                 Take the icon away
               </Popover.Close>
             )}

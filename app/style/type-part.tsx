@@ -110,7 +110,11 @@ function Findings({ type }: { type: TypeRole }) {
           {long && (
             <>
               {MEASURE.least} to {MEASURE.most} are read with ease: make the size larger, or{' '}
-              <button type="button" className="underline decoration-dotted underline-offset-2" onClick={() => show(long.block)}>
+              <button
+                type="button"
+                className="min-h-6 underline decoration-dotted underline-offset-2"
+                onClick={() => show(long.block)}
+              >
                 the text narrower
               </button>
               .

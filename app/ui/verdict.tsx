@@ -13,7 +13,7 @@ export function VerdictLine({ ok, children, onShow }: VerdictProps) {
       )}
       <span className="sr-only">{ok ? 'Kept: ' : 'Not kept: '}</span>
       {onShow ? (
-        <button type="button" className="text-left underline decoration-dotted underline-offset-2" onClick={onShow}>
+        <button type="button" className="min-h-6 text-left underline decoration-dotted underline-offset-2" onClick={onShow}>
           {children}
         </button>
       ) : (

@@ -147,13 +147,21 @@ export function pictureBoxes(section: Section, sight: Sight, words: Map<string, 
     const layout = layoutAt(block, site.breakpoints, index)
     const rowGap = pxOf(values.get('rowGap'), sight) ?? 0
     const gap = pxOf(values.get('gap'), sight)
+    const align = values.get('align')
     if (layout === 'grid') {
       const tracks = values.get('tracks')
       const columns = tracks ?? cell?.columns ?? breakpoint.columns
-      const across = gap ?? (tracks === undefined && cell ? cell.gap : breakpoint.gutter)
-      return inset + onColumns(children, { width: room, columns, gap: across }, rowGap, whole)
+      const own = tracks !== undefined && block.kind !== 'section'
+      const across = gap ?? (own ? 0 : (cell?.gap ?? breakpoint.gutter))
+      return inset + onColumns(children, { width: room, columns, gap: across }, rowGap, whole, align === 'stretch')
     }
-    if (layout === 'row') return inset + inRow(children, { width: room, gap: gap ?? 0 }, rowGap, values.get('wrap') ?? false, whole)
+    if (layout === 'row') {
+      const wraps = values.get('wrap') ?? false
+      // What stands in a row is stretched unless it is said otherwise (CSS Flexbox, 8.3).
+      return (
+        inset + inRow(children, { width: room, gap: gap ?? 0 }, rowGap, wraps, whole, align === undefined || align === 'stretch')
+      )
+    }
     const heights = children.map((one) => outer(one, limited(one, room, { width: room }, sight), whole))
     if (layout === 'overlay') return inset + Math.max(...heights)
     const between = block.kind === 'list' ? (pxOf(site.guide.looks.list.gap, sight) ?? 0) : rowGap
@@ -167,22 +175,25 @@ export function pictureBoxes(section: Section, sight: Sight, words: Map<string, 
     return lay(block, width, whole, cell) + space
   }
 
-  /** Gives pictures that are stretched the height of their row. */
-  function stretch(row: readonly Block[], height: number): void {
+  /** Gives pictures that are stretched the height of their row; those without a place of their own, if others are. */
+  function stretch(row: readonly Block[], height: number, all: boolean): void {
     for (const block of row) {
       const box = boxes.get(block.id)
-      if (box && valuesOf(block, sight).get('selfAlign') === 'stretch') boxes.set(block.id, { ...box, height })
+      const values = valuesOf(block, sight)
+      const place = values.get('selfAlign')
+      const stretched = place === undefined ? all && values.get('height') === undefined : place === 'stretch'
+      if (box && stretched) boxes.set(block.id, { ...box, height })
     }
   }
 
-  function onColumns(children: readonly Block[], room: Required<Room>, rowGap: number, whole: number): number {
+  function onColumns(children: readonly Block[], room: Required<Room>, rowGap: number, whole: number, all: boolean): number {
     const { width, columns, gap } = room
     const track = (width - (columns - 1) * gap) / columns
     let [total, cursor, height] = [0, 0, 0]
     let row: Block[] = []
     const close = () => {
       if (row.length === 0) return
-      stretch(row, height)
+      stretch(row, height, all)
       total += height + rowGap
       ;[cursor, height, row] = [0, 0, []]
     }
@@ -201,7 +212,14 @@ export function pictureBoxes(section: Section, sight: Sight, words: Map<string, 
     return Math.max(0, total - rowGap)
   }
 
-  function inRow(children: readonly Block[], { width, gap = 0 }: Room, rowGap: number, wraps: boolean, whole: number): number {
+  function inRow(
+    children: readonly Block[],
+    { width, gap = 0 }: Room,
+    rowGap: number,
+    wraps: boolean,
+    whole: number,
+    all: boolean,
+  ): number {
     const grows = (one: Block) => valuesOf(one, sight).get('grow') === true
     const natural = children.map((one) =>
       grows(one) ? 0 : limited(one, Math.min(width, ownWidth(one, width, sight)), { width }, sight),
@@ -225,7 +243,7 @@ export function pictureBoxes(section: Section, sight: Sight, words: Map<string, 
         outer(one, grows(one) ? limited(one, rest / growing, { width }, sight) : natural[i]! * shrink, whole),
       ),
     )
-    stretch(children, height)
+    stretch(children, height, all)
     return height
   }
 

@@ -77,7 +77,7 @@ export function surroundOf(block: Container, outer: Surround, breakpoints: reado
     const tracks = valueAt(block.style, 'tracks', breakpoints, index)
     const gap = valueAt(block.style, 'gap', breakpoints, index)
     if (layout !== 'grid') return { layout, columns: 1, gutter: 0, extent }
-    if (tracks !== undefined) return { layout, columns: tracks, gutter: gap ? pxOf(gap) : breakpoint.gutter, extent }
+    if (tracks !== undefined) return { layout, columns: tracks, gutter: gap ? pxOf(gap) : 0, extent }
     const columns =
       at.layout === 'grid'
         ? placementIn(at.columns, valueAt(block.style, 'span', breakpoints, index), undefined).span

@@ -84,7 +84,7 @@ function Field({ label, value, onChange }: ColourFieldProps) {
               onChange={(percent) => value && onChange({ ...value, alpha: percent / 100 })}
             />
           </div>
-          <Popover.Close className="mt-2 text-label text-ink-2 underline" onClick={() => onChange(null)}>
+          <Popover.Close className="min-h-6 mt-2 text-label text-ink-2 underline" onClick={() => onChange(null)}>
             Take the colour away
           </Popover.Close>
         </Popover.Content>

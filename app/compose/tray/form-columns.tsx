@@ -57,7 +57,7 @@ export function FormColumn({ block }: { block: BlockOf<'form'> }) {
       </Finding>
       <p className="mt-1 text-label text-ink-2">
         Entries of played pages arrive in the{' '}
-        <Link className="underline" to={`/sites/${siteId}/pages/${page.id}/inbox`}>
+        <Link className="inline-flex min-h-6 items-center underline" to={`/sites/${siteId}/pages/${page.id}/inbox`}>
           local form inbox
         </Link>
         .

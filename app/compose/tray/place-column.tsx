@@ -46,7 +46,7 @@ export function PlaceColumn({ style }: { style: StyleAccess }) {
       {idle.map(({ property, why, repair }) => (
         <Finding key={property} well={false}>
           {why}{' '}
-          <button type="button" className="underline" onClick={() => edit(store, repair.edit)}>
+          <button type="button" className="min-h-6 underline" onClick={() => edit(store, repair.edit)}>
             {repair.label}
           </button>
         </Finding>

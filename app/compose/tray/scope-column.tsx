@@ -74,7 +74,7 @@ export function ScopeColumn({ place }: { place: Place }) {
             {i > 0 && ', '}
             <button
               type="button"
-              className="underline decoration-line-strong hover:decoration-ink"
+              className="min-h-6 underline decoration-line-strong hover:decoration-ink"
               onClick={() => select(store, one.id)}
             >
               {blockName(one)}
@@ -117,7 +117,7 @@ function HereAlone({ block }: { block: Block }) {
       {over && (
         <button
           type="button"
-          className="text-label text-ink-2 underline"
+          className="min-h-6 text-label text-ink-2 underline"
           onClick={() =>
             editAll(
               store,
