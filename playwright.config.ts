@@ -19,7 +19,9 @@ export default defineConfig({
   fullyParallel: false,
   workers: 1,
   retries: 0,
-  timeout: 90_000,
+  // Limits that only a hang meets, on however busy a machine.
+  timeout: 300_000,
+  expect: { timeout: 30_000 },
   reporter: [['line'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {
     browserName: 'chromium',

@@ -4,6 +4,6 @@ export default defineConfig({
   test: {
     include: ['{core,server,app,demo,bin}/**/*.test.{ts,tsx}'],
     environment: 'node',
-    testTimeout: 30_000,
+    testTimeout: 240_000,
   },
 })

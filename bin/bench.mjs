@@ -9,7 +9,7 @@ const path = await chromium()
 const { build: bundle } = await import('esbuild')
 const out = join(ROOT, 'benches', '.bundle.mjs')
 try {
-  for (const name of ['render', 'weight', 'keypress', 'style', 'deck', 'palette', 'saving']) {
+  for (const name of ['render', 'weight', 'keypress', 'style', 'deck', 'palette', 'saving', 'export']) {
     await bundle({
       entryPoints: [join(ROOT, 'benches', `${name}.ts`)],
       outfile: out,

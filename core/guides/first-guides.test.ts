@@ -132,5 +132,5 @@ describe('first style guides', () => {
       }),
       { numRuns: 25 },
     )
-  }, 120_000)
+  }, 240_000)
 })
