@@ -66,8 +66,22 @@ export function homeOf(site: Site, one: Unplaced): { page?: Page; section?: Sect
   return { ...(page ? { page } : {}), ...(section ? { section } : {}) }
 }
 
-/** The copy deck of a site in one language: the words of every slot, and those that stand nowhere. */
+const decks = new WeakMap<Site, Map<string, Deck<HeldPassage>>>()
+
+/**
+ * The copy deck of a site in one language: the words of every slot, and those that stand nowhere. Remembered for frozen
+ * sites, since a key press asks for it several times.
+ */
 export function deckOf(site: Site, language: string): Deck<HeldPassage> {
+  if (!Object.isFrozen(site)) return makeDeck(site, language)
+  let known = decks.get(site)
+  if (!known) decks.set(site, (known = new Map()))
+  let deck = known.get(language)
+  if (!deck) known.set(language, (deck = makeDeck(site, language)))
+  return deck
+}
+
+function makeDeck(site: Site, language: string): Deck<HeldPassage> {
   const homes = site.unplaced.map((one) => ({ one, ...homeOf(site, one) }))
   const pages = site.pages.map((page): DeckPage<HeldPassage> => {
     const sections = page.sections.map((section): DeckSection<HeldPassage> => {

@@ -44,6 +44,10 @@ export function likeness(a: readonly Passage[], b: readonly Passage[]): number {
   return common / Math.max(one.length, other.length)
 }
 
+/** True if two lists have a passage in common; of sections that stayed it is the first that is looked at. */
+const sharesPassage = (a: readonly Passage[], b: readonly Passage[]): boolean =>
+  b.some((one) => a.some((other) => plainText(other.words) === plainText(one.words)))
+
 /** Sections whose words are this much alike are the same one, whatever they are called. */
 const ALIKE = 0.3
 
@@ -53,7 +57,7 @@ type Loose = { olds: { old: Old; gap: number }[]; nexts: { match: MatchedSection
 /** Sections that stand under the same name in the same order; what is left over, by the gap that it stands in. */
 function inOrder(olds: readonly Old[], matches: readonly MatchedSection[]): Loose {
   const cost = (a: Old, b: MatchedSection) =>
-    !sameName(a.name, b.next.name) ? 3 : likeness(a.passages, b.next.passages) > 0 || a.passages.length === 0 ? 0 : 0.2
+    !sameName(a.name, b.next.name) ? 3 : sharesPassage(a.passages, b.next.passages) || a.passages.length === 0 ? 0 : 0.2
   const loose: Loose = { olds: [], nexts: [] }
   let gap = 0
   for (const { from, to } of align(olds, matches, cost, 1)) {
