@@ -159,6 +159,13 @@ const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
     },
   ],
   [
+    'first-guides',
+    async (page) => {
+      await page.getByRole('button', { name: 'First guides' }).click()
+      await page.frameLocator('[data-first-guide=Signal] iframe').locator('h1').waitFor()
+    },
+  ],
+  [
     'play',
     async (page) => {
       await step(page, 'Compose')

@@ -100,6 +100,11 @@ test('pages are ordered, renamed and left out of navigation that follows them; l
     .click()
   await page.keyboard.press('s')
   await page.locator('[data-arrangement=header-bar]').click()
+  // A header's own links stay in its nav, until it is told to follow the pages.
+  await expect(view.locator('header nav a')).toHaveText(['Why come', 'How a night goes', 'What you see', 'Log book'])
+  const order = page.getByRole('complementary', { name: 'Running order' })
+  await order.getByRole('button', { name: /^Nav/ }).click()
+  await page.getByRole('button', { name: 'The pages', exact: true }).click()
   await expect(view.locator('header nav a')).toHaveText(['Autumn nights', 'Winter sky chart'])
 
   await page.getByRole('button', { name: 'Autumn nights', exact: true }).click()

@@ -31,7 +31,7 @@ describe('files of tokens from elsewhere', () => {
 
   test('what cannot be taken is named with its reason, and stops nothing else', () => {
     const reasons = Object.fromEntries(refusals.map((one) => [one.path || one.file, one.reason]))
-    expect(reasons['motion.fast']).toBe('A style guide has no place for the type “duration”.')
+    expect(reasons['motion.fast']).toBe('It is of the type “duration”, for which a style guide has no place.')
     expect(reasons['weight.strong']).toMatch(/used through the tokens/)
     expect(reasons['color.lost']).toBe('“color.lost” stands for “palette.green”, which is not in the file.')
     expect(reasons['space.odd']).toMatch(/no dimension in px or rem/)

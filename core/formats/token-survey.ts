@@ -87,7 +87,7 @@ const whyNot = (type: string | undefined): string =>
     ? 'It has no type.'
     : type === 'fontWeight' || type === 'number'
       ? 'A weight or a number on its own is used through the tokens that name it.'
-      : `A style guide has no place for the type “${type}”.`
+      : `It is of the type “${type}”, for which a style guide has no place.`
 
 /** Reads a file, and says so if it is none. */
 function read({ name, text }: { name: string; text: string }, refusals: TokenRefusal[]): (Flat & { file: string })[] {
