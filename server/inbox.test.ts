@@ -57,6 +57,27 @@ describe('the form inbox', () => {
     expect(listEntries(store, id)).toEqual([])
   })
 
+  test('tells two fields of one label apart, and names one without a label as the page does', async () => {
+    const twin = { ...field, id: 'twin' }
+    const bare = { ...field, id: 'bare', words: {}, required: false } as typeof field
+    const edit: Edit = { kind: 'insert', parent: form.id, index: 0, blocks: [twin, bare] }
+    const fields = applyEdit(site, {
+      kind: 'batch',
+      label: 'more',
+      edits: [edit, { kind: 'words', block: 'twin', words: { en: ['Mail address'] } }],
+    })
+    id = createSite(store, fields.site)
+    const html = String((await visitFile(store, id, 'index.html'))!.bytes)
+    const names = [...html.matchAll(/<input type="email" name="([^"]+)"/g)].map((one) => one[1]!)
+    expect(names).toEqual(['mail-address', 'email', 'mail-address-2'])
+    send({ [names[0]!]: 'a@b.example', [names[1]!]: 'c@d.example', [names[2]!]: 'e@f.example' })
+    expect(listEntries(store, id)[0]!.fields).toEqual([
+      { name: 'mail-address', value: 'a@b.example' },
+      { name: 'email', value: 'c@d.example' },
+      { name: 'mail-address-2', value: 'e@f.example' },
+    ])
+  })
+
   test('is where the forms of a visited page send their entries, under the names of their fields', async () => {
     const page = await visitFile(store, id, 'index.html')
     expect(page!.bytes).toMatch(new RegExp(`<form[^>]* action="forms/${form.id}"`))

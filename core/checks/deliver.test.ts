@@ -62,3 +62,13 @@ test.each<[string, Edit[], RegExp]>([
 ])('%s is found', (_, edits, sentence) => {
   expect(after(...edits)).toEqual(expect.arrayContaining([expect.stringMatching(sentence)]))
 })
+
+test('what is hidden, or stands inside something that is, is no finding', () => {
+  const button = first('button').id
+  const nowhere: Edit = { kind: 'field', block: button, field: 'link', value: null }
+  expect(after(nowhere).some((one) => one.includes('leads nowhere'))).toBe(true)
+  expect(after(nowhere, { kind: 'field', block: button, field: 'hidden', value: true })).toEqual([])
+  const section = page.sections.find((one) => [...walkPage({ ...page, sections: [one] })].some((block) => block.id === button))!
+  const hidden = after(nowhere, { kind: 'field', block: section.id, field: 'hidden', value: true })
+  expect(hidden.some((one) => one.includes('leads nowhere'))).toBe(false)
+})

@@ -62,13 +62,16 @@ function typesFor(mood: Mood, heading: Family, text: Family): StyleGuide['types'
   })
 }
 
-function buttonsFor(mood: Mood): StyleGuide['buttons'] {
+function buttonsFor(mood: Mood, { fixed }: Given): StyleGuide['buttons'] {
   // Under the pointer a button takes the strongest pair that there is, whatever its own colours are.
   const hover = { fill: role('ink'), ink: role('ground'), edge: role('ink') }
   const corner = token(mood.corners[0] >= 8 ? 'corner-3' : 'corner-1')
   return DEFAULT_GUIDE.buttons.map((button) => {
     if (button.name === 'link') return { ...button, rest: { ink: role('link') }, hover: { ink: role('ink') } }
     const edgeWidth = button.name === 'secondary' ? mood.edge : 0
+    // Of two colours that the client wants kept, the light one calls: it stands out of the dark one, and of pictures.
+    if (button.name === 'primary' && fixed.length > 1)
+      return { ...button, rest: { fill: role('accent'), ink: role('on-accent') }, corner, edgeWidth, hover }
     return { ...button, corner, edgeWidth, hover, paddingInline: pixels(mood.corners[0] >= 8 ? 28 : 24) }
   })
 }
@@ -161,7 +164,7 @@ export function firstGuides(site: Site): FirstGuide[] {
       corners: mood.corners.map((px, i) => ({ name: `corner-${i + 1}`, size: pixels(px) })),
       light: { angle: 0, strength: mood.dark ? 0.6 : 0.25, role: mood.dark ? 'ground' : 'ink' },
       shadows: mood.heights.map((height, i) => ({ name: `shadow-${i + 1}`, height })),
-      buttons: buttonsFor(mood),
+      buttons: buttonsFor(mood, given),
       looks: looksFor(mood),
     }
     return {

@@ -1,6 +1,12 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { newBlock } from '#core/blocks/defaults'
+import { newSite } from '#core/site/defaults'
+import { idMaker } from '#core/site/ids'
+import type { StyleValues } from '#core/style/registry'
+import { rulesOf } from './declarations'
 import { mediaBelow, printRules, type Rule } from './rules'
+import { pageSurround } from './surround'
 
 const rule = (selector: string, below: number | null, ...declarations: [string, string][]): Rule => ({
   selector,
@@ -71,4 +77,15 @@ describe('printed rules', () => {
       }),
     )
   })
+})
+
+test('what cannot be eased is changed at once: no transition is written for it', () => {
+  const site = newSite('T', idMaker(Math.random))
+  const eased = (hover: StyleValues) => {
+    const block = { ...newBlock('link', idMaker(Math.random)), style: { hover } }
+    const rules = rulesOf(block, 'x', pageSurround(site.breakpoints), site.breakpoints, 'unit')
+    return printRules(rules, 'minified')
+  }
+  expect(eased({ underline: true })).not.toContain('transition')
+  expect(eased({ underline: true, opacity: 0.5 })).toContain('transition:opacity .15s}')
 })

@@ -2,7 +2,10 @@ import { HtmlValidate } from 'html-validate'
 import { describe, expect, test } from 'vitest'
 import { demoSite } from '#core/edits/edits.fixture'
 import { inDirection } from '#core/site/directions'
+import { newSite } from '#core/site/defaults'
+import { idMaker } from '#core/site/ids'
 import { STATES } from '#core/site/looks'
+import { SAMPLE } from '#core/type/sample'
 import { specimenDocument, specimenDrawing, familiesOfGuide } from './specimen-document'
 
 const site = demoSite()
@@ -70,4 +73,11 @@ test('the families of a guide are each there once', () => {
 test('words of a site that look like markup are words in its specimen', () => {
   const hostile = { ...site, name: '<script>alert(1)</script>' }
   expect(specimenDocument(hostile, page, parts)).not.toContain('<script>')
+})
+
+test('a site without words of its own is shown neutral ones, and none of another site', () => {
+  const bare = newSite('Barges', idMaker(Math.random))
+  const html = specimenDocument(bare, bare.pages[0]!, parts)
+  expect(html).toContain(SAMPLE.heading)
+  expect(html).not.toMatch(/coat|galax|telescope|observatory|stove/i)
 })
