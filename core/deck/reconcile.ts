@@ -78,7 +78,11 @@ type Run = {
   passages: readonly HeldPassage[]
 }
 
-/** Edits that bring the words of a site from its own deck to a new one. Pages and sections that it does not name stay. */
+/**
+ * Edits that bring the words of a site from its own deck to a new one. Where missing words go, the site's deck says what
+ * the new one says: sections move, are renamed or lose their words as it has them. Where they are kept, as in an import,
+ * pages and sections that the new one does not name stay as they are.
+ */
 export function reconcile(site: Site, deck: Deck, options: ReconcileOptions): Edit[] {
   const edits: Edit[] = []
   const put: Unplaced[] = []
