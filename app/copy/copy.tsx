@@ -45,11 +45,13 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
       <div className="flex min-h-0 flex-1">
         <main className="flex w-[40%] min-w-0 flex-col border-r border-line-strong bg-field">
           <div className="flex h-9 shrink-0 items-center gap-2 border-b border-line-strong bg-ground px-3">
-            <h1 className="text-[14px] font-semibold">Copy deck</h1>
+            <h1 className="shrink-0 whitespace-nowrap text-[14px] font-semibold">Copy deck</h1>
             <LanguageChoice language={language} onChange={setLanguage} />
             <span className="flex-1" />
             <Button className="!h-[26px]" aria-pressed={searching} onClick={() => setSearching(!searching)}>
-              Search and replace
+              <span>
+                Search<span className="max-xl:sr-only"> and replace</span>
+              </span>
             </Button>
             <Button className="!h-[26px]" onClick={() => setImporting(true)}>
               <FileUp size={14} strokeWidth={1.5} /> Import

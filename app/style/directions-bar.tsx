@@ -44,7 +44,7 @@ export function DirectionsBar({ chosen, onChoose, showing, onShow }: BarProps) {
         onPress={() => onShow(showing === 'compared' ? 'page' : 'compared')}
       >
         <span className="flex items-center gap-1.5">
-          <Columns2 aria-hidden size={14} strokeWidth={1.5} /> Side by side
+          <Columns2 aria-hidden size={14} strokeWidth={1.5} /> <span className="max-xl:sr-only">Side by side</span>
         </span>
       </Toggle>
     </div>
