@@ -94,7 +94,8 @@ export const test = base.extend<{ app: Application }, { template: string }>({
     cpSync(template, data, { recursive: true })
     const app = await start(data)
     await provide(app)
-    await app.stop()
+    // Its data go as well, so it need not wait for what a page may still be loading.
+    await app.stop('SIGKILL')
     rmSync(data, { recursive: true, force: true })
   },
 })
