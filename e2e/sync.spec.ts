@@ -32,7 +32,7 @@ test('two tabs on one site see each other’s edits, and what cannot be merged i
   await saved(page)
   await context.unroute('**/edits')
   await expect(other.getByText(/Not kept: words\. The block .* is no longer on any page/)).toBeVisible({
-    timeout: 15_000,
+    timeout: 60_000,
   })
   await saved(other)
   await expect(inView(other, '#opening .eyebrow')).toHaveCount(0)
