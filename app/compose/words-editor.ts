@@ -144,7 +144,7 @@ export function useWordsEditor(index: number): void {
     const onLeave = (event: Event) => {
       const target = event.target as HTMLElement
       if (element.contains(target)) return
-      // The press that leaves the words selects what it falls on, as any other does.
+      // The press that leaves the words selects what it falls on.
       select(store, target.closest<HTMLElement>('[data-block]')?.dataset.block ?? null)
     }
     view.frame.document.addEventListener('pointerdown', onLeave)

@@ -95,7 +95,8 @@ function Tools({ site, chosen, onChoose }: { site: Site; chosen: string; onChoos
   )
 }
 
-function copyName(site: Site, name: string): string {
+/** A name that no direction has, with a number behind it. */
+export function copyName(site: Site, name: string): string {
   const taken = new Set(site.directions.map((one) => one.name))
   let n = 2
   while (taken.has(`${name} ${n}`)) n++

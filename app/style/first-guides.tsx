@@ -9,6 +9,7 @@ import { useCompose, useComposeState } from '../compose/context'
 import { editAll, makeId, pageOf } from '../compose/store'
 import { LivePage } from '../screen/live-page'
 import { Button } from '../ui/button'
+import { copyName } from './directions-bar'
 import { Toggle } from './part'
 
 /** True while a site has the plain guide that it began with, and no other. */
@@ -28,9 +29,8 @@ export function FirstGuides({ onTaken }: { onTaken: (direction: string) => void 
   const take = ({ name, note, reasons, guide }: FirstGuide) => {
     const now = store.getState().session.site
     const id = makeId()
-    const names = new Set(now.directions.map((one) => one.name))
-    const free = names.has(name) ? [2, 3, 4, 5, 6, 7, 8, 9].map((n) => `${name} ${n}`).find((one) => !names.has(one)) : name
-    const direction = { id, name: free ?? name, note: [note, ...reasons].join(' ').slice(0, 4000), mood: [], guide, restyled: {} }
+    const free = now.directions.some((one) => one.name === name) ? copyName(now, name) : name
+    const direction = { id, name: free, note: [note, ...reasons].join(' ').slice(0, 4000), mood: [], guide, restyled: {} }
     const edits: Edit[] = [{ kind: 'direction-add', index: now.directions.length, direction }]
     // A site that has no style yet takes it at once.
     if (isUnstyled(now)) edits.push({ kind: 'direction-current', direction: id })

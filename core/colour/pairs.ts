@@ -1,9 +1,9 @@
 import { sharedClass } from '#core/render/shared-class'
-import type { Block, Page, Site } from '#core/site/schema'
+import type { Block, Page, Section, Site } from '#core/site/schema'
 import { dressedPage } from '#core/site/directions'
 import type { StateLook } from '#core/site/looks'
 import { rangeAt } from '#core/grid/columns'
-import { isContainer } from '#core/site/tree'
+import { isContainer, walk } from '#core/site/tree'
 import { plainText } from '#core/site/words'
 import type { PropertyName } from '#core/style/registry'
 import { valueAt } from '#core/style/resolve'
@@ -50,7 +50,7 @@ const isSolid = (colour: Colour | undefined): colour is Colour => colour !== und
 type Place = { ink: Colour; ground: Colour | null }
 
 /** Words of one block as they stand at one range of widths, in one state; no ground over a picture or a gradient. */
-export type Standing = { block: Block; range: number; ink: Colour; ground: Colour | null; needed: number }
+type Standing = { block: Block; range: number; ink: Colour; ground: Colour | null; needed: number }
 
 /** The states of a button with the colours that hold in each: what a state leaves open is as at rest. */
 function buttonStates(block: Block, site: Site): StateLook[] {
@@ -66,8 +66,8 @@ function viewportsIn({ breakpoints, views }: Site, range: number): number[] {
   return inside.length > 0 ? inside : [Math.max(320, breakpoints[range + 1]?.below ?? 0)]
 }
 
-/** All words of a page at one range of widths, with their ink and what they stand on. */
-function* standingAt(site: Site, page: Page, range: number): Generator<Standing> {
+/** All words of some sections at one range of widths, with their ink and what they stand on. */
+function* standingAt(site: Site, sections: readonly Section[], range: number): Generator<Standing> {
   const { breakpoints, guide, language } = site
   const viewports = viewportsIn(site, range)
   const value = <N extends PropertyName>(block: Block, name: N) => valueAt(block.style, name, breakpoints, range)
@@ -117,12 +117,12 @@ function* standingAt(site: Site, page: Page, range: number): Generator<Standing>
   }
 
   const outer: Place = { ink: { role: 'ink' }, ground: { role: 'ground' } }
-  for (const section of dressedPage(site, page).sections) yield* visit(section, outer)
+  for (const section of sections) yield* visit(section, outer)
 }
 
-/** The words of a page as they stand at every range of widths. */
-export const standings = (site: Site, page: Page): Standing[] =>
-  site.breakpoints.flatMap((_, range) => [...standingAt(site, page, range)])
+/** The words of some sections as they stand at every range of widths. */
+const standings = (site: Site, sections: readonly Section[]): Standing[] =>
+  site.breakpoints.flatMap((_, range) => [...standingAt(site, sections, range)])
 
 /** The contrast ratio of words; `undefined` over a picture or a gradient, and for roles that the guide has not. */
 function ratioOf({ ink, ground }: Standing, { guide }: Site): number | undefined {
@@ -136,7 +136,9 @@ export type WordContrast = { ratio: number; needed: number; ranges: number[] }
 
 /** The contrast of a block's words where it is least, over all states and widths; `undefined` over pictures alone. */
 export function contrastOfBlock(site: Site, page: Page, block: string): WordContrast | undefined {
-  const found = standings(site, page).flatMap((one) => {
+  // Nothing outside its section changes what it stands on, and this is asked at every key press.
+  const sections = dressedPage(site, page).sections.filter((section) => [...walk(section)].some((one) => one.id === block))
+  const found = standings(site, sections).flatMap((one) => {
     const ratio = one.block.id === block ? ratioOf(one, site) : undefined
     return ratio === undefined ? [] : [{ ratio, needed: one.needed, range: one.range }]
   })
@@ -151,7 +153,7 @@ export function pairsOn(site: Site, page: Page): { pairs: Pair[]; overPictures: 
   const pairs = new Map<string, Pair>()
   const over = new Map<string, OverPicture>()
   const { colours } = site.guide
-  for (const one of standings(site, page)) {
+  for (const one of standings(site, dressedPage(site, page).sections)) {
     const { block, ink, ground, needed, range } = one
     if (ground === null) {
       over.set(`${block.id} ${nameOf(ink)}`, { block: block.id, ink: nameOf(ink) })

@@ -157,9 +157,8 @@ export function sourceWidths(extents: readonly Extent[], breakpoints: readonly B
 
 /** Widths to make of a picture out of what it is drawn at. */
 export function drawnWidths(drawn: readonly Drawn[], original: number): number[] {
-  const height = (viewport: number) => windowHeight(viewport)
   return widthsFor(
-    drawn.map((one) => Math.max(sizeAt(one), one.window ? one.window.px + (one.window.vh * height(one.viewport)) / 100 : 0)),
+    drawn.map((one) => Math.max(sizeAt(one), one.window ? one.window.px + (one.window.vh * windowHeight(one.viewport)) / 100 : 0)),
     original,
   )
 }

@@ -1,7 +1,7 @@
 import type { Block, BlockOf } from '#core/site/schema'
 import { walk } from '#core/site/tree'
 import { plainText } from '#core/site/words'
-import { slug } from './names'
+import { slug, unique } from './names'
 
 /** The label of a field, in the language that it was first written in; empty where it has none. */
 export const labelOf = (field: BlockOf<'field'>): string => plainText(Object.values(field.words)[0] ?? []).trim()
@@ -20,11 +20,7 @@ export function fieldNames(form: Block): Map<string, string> {
   for (const block of walk(form)) {
     if (block.kind !== 'field') continue
     const label = labelOf(block)
-    const wanted = slug(label === '' ? block.input : label)
-    let name = wanted
-    for (let n = 2; taken.has(name); n++) name = `${wanted}-${n}`
-    taken.add(name)
-    names.set(block.id, name)
+    names.set(block.id, unique(slug(label === '' ? block.input : label), taken))
   }
   if (Object.isFrozen(form)) known.set(form, names)
   return names

@@ -26,7 +26,8 @@ function makeSlug(name: string): string {
 /** The name of a section in words: its own, or its job. */
 export const sectionName = (section: Section): string => section.name ?? section.job
 
-function unique(wanted: string, taken: Set<string>): string {
+/** A name that is not taken, with a number behind it where it is; it is taken from then on. */
+export function unique(wanted: string, taken: Set<string>): string {
   let name = wanted
   for (let n = 2; taken.has(name); n++) name = `${wanted}-${n}`
   taken.add(name)
