@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { MARKS, plainText, type Span } from '#core/site/words'
-import { fromPhrasing, toPhrasing } from './inline'
+import { fromPhrasing, toPhrasing, withoutEndBreaks } from './inline'
 
 const leaf = fc.stringMatching(/^[a-z]{1,6}$/)
 const spans: fc.Arbitrary<Span[]> = fc.letrec<{ span: Span; list: Span[] }>((tie) => ({
@@ -50,4 +50,10 @@ describe('words as inline Markdown', () => {
       ]),
     ).toEqual(['a b c d e'])
   })
+})
+
+test('breaks at the ends of words part nothing', () => {
+  const line = { kind: 'break' } as const
+  expect(withoutEndBreaks([line, 'one', line, 'two', line])).toEqual(['one', line, 'two'])
+  expect(withoutEndBreaks([line])).toEqual([])
 })

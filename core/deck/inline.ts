@@ -4,6 +4,14 @@ import { hrefSchema, type Span } from '#core/site/words'
 
 const html = (value: string): PhrasingContent => ({ type: 'html', value })
 
+const isBreak = (span: Span) => typeof span !== 'string' && span.kind === 'break'
+
+/** Words without the breaks at their ends, which part nothing and which Markdown has no sign for. */
+export function withoutEndBreaks(spans: readonly Span[]): Span[] {
+  const first = spans.findIndex((one) => !isBreak(one))
+  return first < 0 ? [] : spans.slice(first, spans.findLastIndex((one) => !isBreak(one)) + 1)
+}
+
 /** Spans as Markdown's inline content. A highlight, for which Markdown has no sign, is written as `<mark>`. */
 export function toPhrasing(spans: readonly Span[]): PhrasingContent[] {
   return spans.flatMap((span): PhrasingContent[] => {

@@ -5,7 +5,7 @@ import { gfmStrikethrough } from 'micromark-extension-gfm-strikethrough'
 import type { Role } from '#core/site/passage'
 import { plainText, type Span } from '#core/site/words'
 import { entryNumbers, type Seen } from './entries'
-import { fromPhrasing } from './inline'
+import { fromPhrasing, withoutEndBreaks } from './inline'
 import type { DeckLinks } from './links'
 import type { Deck, DeckPage, DeckSection } from './passage'
 import { tableWords } from './table-words'
@@ -87,7 +87,8 @@ function reader(text: string, links: DeckLinks) {
     closeSection()
     page!.sections.push((section = { name, passages: [] }))
   }
-  const add = (role: Role, words: Span[], link?: ReturnType<DeckLinks['read']>, deep = false) => {
+  const add = (role: Role, given: Span[], link?: ReturnType<DeckLinks['read']>, deep = false) => {
+    const words = withoutEndBreaks(given)
     if (plainText(words).trim() === '') return
     if (!section) openSection('')
     // Frozen, so that their Markdown can be remembered for them.

@@ -3,7 +3,7 @@ import { gfmStrikethroughToMarkdown } from 'mdast-util-gfm-strikethrough'
 import { type Options, toMarkdown } from 'mdast-util-to-markdown'
 import type { Span } from '#core/site/words'
 import { signsFor } from './entries'
-import { toPhrasing } from './inline'
+import { toPhrasing, withoutEndBreaks } from './inline'
 import type { DeckLinks } from './links'
 import type { Deck, Passage } from './passage'
 import { cellsOfWords } from './table-words'
@@ -12,11 +12,11 @@ const options: Options = { extensions: [gfmStrikethroughToMarkdown()], emphasis:
 
 /** The words of a passage as one line of Markdown, or two where they break. */
 function inline(words: readonly Span[], wrap?: (nodes: PhrasingContent[]) => PhrasingContent): string {
-  const nodes = toPhrasing(words)
+  const nodes = toPhrasing(withoutEndBreaks(words))
   return toMarkdown({ type: 'paragraph', children: wrap ? [wrap(nodes)] : nodes }, options).trimEnd()
 }
 
-const headed = (words: readonly Span[], depth: 3 | 4) =>
+const headed = (words: readonly Span[], depth: 1 | 2 | 3 | 4) =>
   oneLine(toMarkdown({ type: 'heading', depth, children: toPhrasing(words) }, options).trimEnd())
 
 const oneLine = (text: string) => text.replace(/\\?\n/g, ' ')
@@ -94,9 +94,9 @@ export function printDeck<P extends Passage>(deck: Deck<P>, links: DeckLinks): P
     out.push(...text.split('\n'))
   }
   for (const page of deck.pages) {
-    block(`# ${page.name}`)
+    block(headed([page.name], 1))
     for (const section of page.sections) {
-      if (section.name !== '') block(`## ${section.name}`)
+      if (section.name !== '') block(headed([section.name], 2))
       const list = section.passages
       const signs = signsFor(list)
       list.forEach((passage, at) => {
