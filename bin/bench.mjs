@@ -1,4 +1,4 @@
-// Runs the benchmarks, each in a process of its own, from code built as for production.
+// Runs the benchmarks, each in a process of its own, from code built as for production: all, or those that are named.
 import { rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { build, chromium, install, ROOT, run } from './prepare.mjs'
@@ -9,7 +9,9 @@ const path = await chromium()
 const { build: bundle } = await import('esbuild')
 const out = join(ROOT, 'benches', '.bundle.mjs')
 try {
-  for (const name of ['render', 'weight', 'keypress', 'style', 'deck', 'palette', 'saving', 'export']) {
+  const all = ['render', 'weight', 'keypress', 'style', 'deck', 'palette', 'saving', 'export']
+  const asked = process.argv.slice(2)
+  for (const name of asked.length > 0 ? all.filter((one) => asked.includes(one)) : all) {
     await bundle({
       entryPoints: [join(ROOT, 'benches', `${name}.ts`)],
       outfile: out,

@@ -1,5 +1,5 @@
 import { strToU8 } from 'fflate'
-import { webFiles } from '#core/formats/web-files'
+import { type WebFiles, webFiles } from '#core/formats/web-files'
 import type { Style } from '#core/render/rules'
 import type { Picture, Site } from '#core/site/schema'
 import { cutFont } from './fonts'
@@ -11,6 +11,20 @@ export type PictureSource = (picture: Picture, width: number | null) => Promise<
 
 /** Gives the bytes of a font file by its name. */
 export type FontSource = (name: string) => Promise<Uint8Array | undefined>
+
+/** The fonts of an export, cut to the characters that its pages show; without bytes where one is not to be had. */
+export async function cutFonts(
+  wanted: WebFiles,
+  source: FontSource,
+): Promise<{ name: string; file: string; bytes: Uint8Array | undefined }[]> {
+  const characters = wanted.characters()
+  const made = []
+  for (const { file, font } of wanted.fonts) {
+    const bytes = await source(font.name)
+    made.push({ name: font.family.name, file, bytes: bytes && (await cutFont(font.name, bytes, characters)) })
+  }
+  return made
+}
 
 /**
  * Makes every file of a site's export; fonts are cut to the characters that the pages show. A picture or
@@ -30,11 +44,9 @@ export async function exportFiles(
     if (bytes) files.push({ file, bytes })
     else if (!missing.includes(picture.name)) missing.push(picture.name)
   }
-  const characters = wanted.characters()
-  for (const { file, font } of wanted.fonts) {
-    const bytes = await fontSource(font.name)
-    if (bytes) files.push({ file, bytes: await cutFont(font.name, bytes, characters) })
-    else missing.push(font.family.name)
+  for (const { name, file, bytes } of await cutFonts(wanted, fontSource)) {
+    if (bytes) files.push({ file, bytes })
+    else missing.push(name)
   }
   return { files, missing }
 }

@@ -76,7 +76,7 @@ export function createFrame(iframe: HTMLIFrameElement, width: number): Frame {
     width,
     show(page) {
       // Words are hyphenated by the rules of their language, as on the published page.
-      document.documentElement.lang = page.language
+      if (document.documentElement.lang !== page.language) document.documentElement.lang = page.language
       adopt(page)
       patch(document.body, body, page.body, shown)
       body = page.body

@@ -1,4 +1,4 @@
-import { useLayoutEffect, useRef, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { rangeAt } from '#core/grid/columns'
 import { useComposeState } from './context'
 import { EdgeDrag } from './edge-drag'
@@ -36,13 +36,17 @@ type NameTabProps = { view: StageView; box: Box; block: string; name: string }
 function NameTab({ view, box, block, name }: NameTabProps) {
   const tab = useRef<HTMLDivElement>(null)
   const [place, setPlace] = useState<{ left: number; top: number }>()
-  // Measured anew at every layout: words near the selection may have moved without it.
-  useLayoutEffect(() => {
-    const { scrollHeight } = view.frame.document.documentElement
-    const size = { width: tab.current!.offsetWidth, height: TAB_HEIGHT }
-    const bounds = { width: view.width * view.scale, height: scrollHeight * view.scale }
-    const next = placeOfTab(box, size, bounds, wordsNear(view, block, box))
-    setPlace((now) => (now?.left === next?.left && now?.top === next?.top ? now : next))
+  // Placed after the page has been painted: finding words near the selection must not hold it up.
+  useEffect(() => {
+    const frame = requestAnimationFrame(() => {
+      if (!tab.current) return
+      const { scrollHeight } = view.frame.document.documentElement
+      const size = { width: tab.current.offsetWidth, height: TAB_HEIGHT }
+      const bounds = { width: view.width * view.scale, height: scrollHeight * view.scale }
+      const next = placeOfTab(box, size, bounds, wordsNear(view, block, box))
+      setPlace((now) => (now?.left === next?.left && now?.top === next?.top ? now : next))
+    })
+    return () => cancelAnimationFrame(frame)
   }, [view, box, block, name])
   return (
     <div

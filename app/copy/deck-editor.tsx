@@ -111,8 +111,10 @@ export function DeckEditor({ language, looked, onLook }: DeckEditorProps) {
     const take = (value: string, deck = readText(siteOf(), value)) => {
       clearTimeout(waiting)
       waiting = undefined
-      outline = outlineOf(deck)
-      memory = applyDeck(store, deck, language, memory, 'copy deck', `deck-${gesture}`)
+      const now = outlineOf(deck)
+      const outlined = now !== outline
+      outline = now
+      memory = applyDeck(store, deck, language, memory, 'copy deck', { gesture: `deck-${gesture}`, outlined })
       own = siteOf()
     }
     const onType = (value: string) => {

@@ -39,7 +39,7 @@ test('what is typed in one go is one step of undo', () => {
   let memory = freshMemory(site)
   for (const word of ['hat', 'hats', 'hats!']) {
     const deck = readText(store.getState().session.site, text.replace('Bring a coat', `Bring a ${word}`))
-    memory = applyDeck(store, deck, 'en', memory, 'words', 'typing-1')
+    memory = applyDeck(store, deck, 'en', memory, 'words', { gesture: 'typing-1' })
   }
   expect(deckText(store.getState().session.site, 'en')).toContain('Bring a hats!')
   expect(store.getState().undo).toHaveLength(1)

@@ -24,7 +24,8 @@ export const outlineOf = (deck: Deck): string =>
 export const readText = (site: Site, text: string): Deck => parseDeck(text, deckLinks(site))
 
 /**
- * Brings the site to what the text of its deck says, once typing rests.
+ * Brings the site to what the text of its deck says.
+ * @param outlined true where pages or sections have come, gone, moved or changed their names
  * @returns what the editor remembers from then on
  */
 export function applyDeck(
@@ -33,13 +34,13 @@ export function applyDeck(
   language: string,
   memory: DeckMemory,
   label: string,
-  gesture?: string,
+  { gesture, outlined = true }: { gesture?: string; outlined?: boolean } = {},
 ): DeckMemory {
   const { session, pageId } = store.getState()
   const { site } = session
   const edits = reconcile(site, deck, { language, links: deckLinks(site), makeId, missing: 'go', home: pageId, ...memory })
   if (edits.length > 0) editAll(store, label, edits, gesture)
-  return remember(deckOf(site, language), deckOf(store.getState().session.site, language), deck, memory)
+  return outlined ? remember(deckOf(site, language), deckOf(store.getState().session.site, language), deck, memory) : memory
 }
 
 type Change = { from: number; to: number; insert: string }

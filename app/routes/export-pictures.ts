@@ -1,7 +1,9 @@
 import { webFiles } from '#core/formats/web-files'
 import { store } from '#server/database'
 import { makePictures } from '#server/picture-progress'
+import { readFont } from '#server/fonts'
 import { getSite } from '#server/sites'
+import { cutFonts } from '#server/web-export'
 import type { Route } from './+types/export-pictures'
 import { answering } from './answers'
 
@@ -9,7 +11,10 @@ import { answering } from './answers'
 export function loader({ request, params }: Route.LoaderArgs) {
   return answering(() => {
     const { site } = getSite(store(), params.siteId)
-    const steps = makePictures(store(), webFiles(site, 'minified').pictures, request.signal)
+    const wanted = webFiles(site, 'minified')
+    const steps = makePictures(store(), wanted.pictures, request.signal)
+    // Fonts are cut meanwhile, and kept; one that cannot be is named by the export itself.
+    cutFonts(wanted, (name) => readFont(name, store().folder)).catch(() => undefined)
     const encoder = new TextEncoder()
     const body = new ReadableStream<Uint8Array>({
       async pull(controller) {

@@ -3,7 +3,7 @@ import type { Block, Page, Section, Site } from '#core/site/schema'
 import { dressedPage } from '#core/site/directions'
 import type { StateLook } from '#core/site/looks'
 import { rangeAt } from '#core/grid/columns'
-import { isContainer, walk } from '#core/site/tree'
+import { isContainer } from '#core/site/tree'
 import { plainText } from '#core/site/words'
 import type { PropertyName } from '#core/style/registry'
 import { valueAt } from '#core/style/resolve'
@@ -66,8 +66,8 @@ function viewportsIn({ breakpoints, views }: Site, range: number): number[] {
   return inside.length > 0 ? inside : [Math.max(320, breakpoints[range + 1]?.below ?? 0)]
 }
 
-/** All words of some sections at one range of widths, with their ink and what they stand on. */
-function* standingAt(site: Site, sections: readonly Section[], range: number): Generator<Standing> {
+/** All words of a section at one range of widths, with their ink and what they stand on. */
+function* standingAt(site: Site, section: Section, range: number): Generator<Standing> {
   const { breakpoints, guide, language } = site
   const viewports = viewportsIn(site, range)
   const value = <N extends PropertyName>(block: Block, name: N) => valueAt(block.style, name, breakpoints, range)
@@ -117,12 +117,25 @@ function* standingAt(site: Site, sections: readonly Section[], range: number): G
   }
 
   const outer: Place = { ink: { role: 'ink' }, ground: { role: 'ground' } }
-  for (const section of sections) yield* visit(section, outer)
+  yield* visit(section, outer)
 }
 
-/** The words of some sections as they stand at every range of widths. */
-const standings = (site: Site, sections: readonly Section[]): Standing[] =>
-  site.breakpoints.flatMap((_, range) => [...standingAt(site, sections, range)])
+type Known = Pick<Site, 'guide' | 'breakpoints' | 'views' | 'language'> & { list: Standing[] }
+const known = new WeakMap<Section, Known>()
+
+/**
+ * The words of a section as they stand at every range of widths; remembered for as long as the section and what all
+ * sections share are the same, so that an edit looks at its own section alone.
+ */
+function standingIn(site: Site, section: Section): Standing[] {
+  const { guide, breakpoints, views, language } = site
+  const before = known.get(section)
+  if (before?.guide === guide && before.breakpoints === breakpoints && before.views === views && before.language === language)
+    return before.list
+  const list = breakpoints.flatMap((_, range) => [...standingAt(site, section, range)])
+  if (Object.isFrozen(section)) known.set(section, { guide, breakpoints, views, language, list })
+  return list
+}
 
 /** The contrast ratio of words; `undefined` over a picture or a gradient, and for roles that the guide has not. */
 function ratioOf({ ink, ground }: Standing, { guide }: Site): number | undefined {
@@ -136,12 +149,13 @@ export type WordContrast = { ratio: number; needed: number; ranges: number[] }
 
 /** The contrast of a block's words where it is least, over all states and widths; `undefined` over pictures alone. */
 export function contrastOfBlock(site: Site, page: Page, block: string): WordContrast | undefined {
-  // Nothing outside its section changes what it stands on, and this is asked at every key press.
-  const sections = dressedPage(site, page).sections.filter((section) => [...walk(section)].some((one) => one.id === block))
-  const found = standings(site, sections).flatMap((one) => {
-    const ratio = one.block.id === block ? ratioOf(one, site) : undefined
-    return ratio === undefined ? [] : [{ ratio, needed: one.needed, range: one.range }]
-  })
+  const { sections } = dressedPage(site, page)
+  const found = sections
+    .flatMap((section) => standingIn(site, section))
+    .flatMap((one) => {
+      const ratio = one.block.id === block ? ratioOf(one, site) : undefined
+      return ratio === undefined ? [] : [{ ratio, needed: one.needed, range: one.range }]
+    })
   const [least] = found.sort((a, b) => a.ratio / a.needed - b.ratio / b.needed)
   if (!least) return undefined
   const same = found.filter((one) => Math.abs(one.ratio - least.ratio) < 1e-6 && one.needed === least.needed)
@@ -153,7 +167,8 @@ export function pairsOn(site: Site, page: Page): { pairs: Pair[]; overPictures: 
   const pairs = new Map<string, Pair>()
   const over = new Map<string, OverPicture>()
   const { colours } = site.guide
-  for (const one of standings(site, dressedPage(site, page).sections)) {
+  const all = dressedPage(site, page).sections.flatMap((section) => standingIn(site, section))
+  for (const one of all) {
     const { block, ink, ground, needed, range } = one
     if (ground === null) {
       over.set(`${block.id} ${nameOf(ink)}`, { block: block.id, ink: nameOf(ink) })

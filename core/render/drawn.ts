@@ -30,10 +30,10 @@ export function shapeFactor(
   return value('fit') === 'contain' ? Math.min(1, factor) : Math.max(1, factor)
 }
 
-/** Works out a section's pictures, once, when the first of them is asked for. */
+/** Works out a section's pictures, once, when the first of them is asked for; the views never ask. */
 export function drawnIn(section: Section, site: Site, language: string): DrawnIn {
-  const otherwise = boxedOtherwise(section)
   const { breakpoints } = site
+  let otherwise: Set<string> | undefined
   let samples: { viewport: number; index: number; boxes: PictureBoxes; tall?: PictureBoxes[] }[] | undefined
   const make = () => {
     const tall = followsWindow(section)
@@ -50,6 +50,7 @@ export function drawnIn(section: Section, site: Site, language: string): DrawnIn
     })
   }
   return (block, picture) => {
+    otherwise ??= boxedOtherwise(section)
     if (!otherwise.has(block.id)) return undefined
     samples ??= make()
     const ratio = picture.width / picture.height

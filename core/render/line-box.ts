@@ -1,8 +1,8 @@
 import type { Block, Site, WordBlock } from '#core/site/schema'
 import { plainText, type Span } from '#core/site/words'
 import { pxAt } from '#core/type/measure'
-import { familyOf, measuresOf } from '#core/type/families'
-import { leadingOf, typeOf } from '#core/type/roles'
+import { type Family, familyOf, measuresOf } from '#core/type/families'
+import { leadingOf, typeOf, type TypeSet } from '#core/type/roles'
 import { valueAt } from '#core/style/resolve'
 import type { Length } from '#core/style/values'
 import { sharedClass } from './shared-class'
@@ -16,6 +16,8 @@ export type Sight = {
   /** Width and height of the window, px. */
   viewport: number
   window: number
+  /** Type roles as they are set at this width, as far as they have been asked for. */
+  roles?: Map<string, RoleSetting>
 }
 
 /** A length in px where it can be told without its place; % of `whole`, em of `size`. */
@@ -55,22 +57,38 @@ function roleOf(block: Block, site: Site): string {
   return sharedClass(block) || 'body'
 }
 
+/** A type role at one width: what a block that sets nothing of its own has. */
+type RoleSetting = { type: TypeSet | undefined; size: number; base: number; family: Family | undefined }
+
+function roleAt(role: string, sight: Sight): RoleSetting {
+  sight.roles ??= new Map()
+  let known = sight.roles.get(role)
+  if (!known) {
+    const { guide, fonts } = sight.site
+    const body = typeOf(guide, 'body')
+    const type = typeOf(guide, role) ?? body
+    const base = (body && pxOf(body.size, sight)) ?? 16
+    const face = guide.faces.find((one) => one.name === type?.face)
+    const size = pxOf(type?.size, sight, base, base) ?? base
+    sight.roles.set(role, (known = { type, size, base, family: familyOf(face?.family ?? '', fonts) }))
+  }
+  return known
+}
+
 /** How the words of a block are set at one width. */
 export function settingOf(block: Block, sight: Sight): Setting {
   const { site, index } = sight
-  const { guide, breakpoints } = site
-  const type = typeOf(guide, roleOf(block, site)) ?? typeOf(guide, 'body')
+  const { type, base, ...role } = roleAt(roleOf(block, site), sight)
   const own = <N extends 'size' | 'weight' | 'leading' | 'tracking' | 'letterCase' | 'face'>(name: N) =>
-    valueAt(block.style, name, breakpoints, index)
-  const body = typeOf(guide, 'body')
-  const base = (body && pxOf(body.size, sight)) ?? 16
-  const size = pxOf(own('size') ?? type?.size, sight, base, base) ?? base
-  const face = guide.faces.find((one) => one.name === (own('face') ?? type?.face))
-  const family = familyOf(face?.family ?? '', site.fonts)
+    valueAt(block.style, name, site.breakpoints, index)
+  const size = pxOf(own('size'), sight, base, base) ?? role.size
+  const face = own('face')
+  const named = face === undefined ? undefined : site.guide.faces.find((one) => one.name === face)
+  const family = named ? familyOf(named.family, site.fonts) : role.family
   const bold = (own('weight') ?? type?.weight ?? 400) >= 600 ? WIDER.bold : 1
   const capitals = (own('letterCase') ?? type?.letterCase) === 'capitals' ? WIDER.capitals : 1
   const advance = (family ? measuresOf(family).averageAdvance : 0.5) * bold * capitals + (own('tracking') ?? type?.tracking ?? 0)
-  const leading = own('leading') ?? (type ? leadingOf(guide, type, size) : 1.5)
+  const leading = own('leading') ?? (type ? leadingOf(site.guide, type, size) : 1.5)
   return { size, line: leading * size, advance }
 }
 
@@ -80,25 +98,36 @@ export const spansOf = (block: WordBlock, { language, site }: Sight): readonly S
 /** Width of a text on one line, px. */
 export const naturalWidth = (text: string, { size, advance }: Setting): number => text.length * advance * size
 
+const lengths = new WeakMap<readonly Span[], number[][]>()
+
+/** The lengths of the words between breaks, in letters; remembered, since the same words are looked at at many widths. */
+function wordLengths(spans: readonly Span[]): number[][] {
+  let known = lengths.get(spans)
+  if (!known) {
+    known = [[]]
+    for (const span of spans) {
+      if (typeof span !== 'string' && span.kind === 'break') known.push([])
+      else for (const word of plainText([span]).split(/\s+/)) if (word !== '') known.at(-1)!.push(word.length)
+    }
+    if (Object.isFrozen(spans)) lengths.set(spans, known)
+  }
+  return known
+}
+
 /** How many lines spans take in a width in px, broken between words. */
 export function linesIn(spans: readonly Span[], width: number, { size, advance }: Setting): number {
   const perLine = Math.max(1, width / (advance * size))
-  let lines = 1
-  let used = 0
-  for (const piece of spans.flatMap((span) => (typeof span !== 'string' && span.kind === 'break' ? ['\n'] : [plainText([span])]))) {
-    if (piece === '\n') {
-      lines++
-      used = 0
-      continue
-    }
-    for (const word of piece.split(/\s+/)) {
-      if (word === '') continue
-      if (used > 0 && used + 1 + word.length > perLine) {
+  let lines = 0
+  for (const words of wordLengths(spans)) {
+    lines++
+    let used = 0
+    for (const length of words) {
+      if (used > 0 && used + 1 + length > perLine) {
         lines++
         used = 0
       }
-      used += (used > 0 ? 1 : 0) + word.length
-      for (; used > perLine && word.length > perLine; used -= perLine) lines++
+      used += (used > 0 ? 1 : 0) + length
+      for (; used > perLine && length > perLine; used -= perLine) lines++
     }
   }
   return lines
