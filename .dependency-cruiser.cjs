@@ -1,6 +1,67 @@
-/** Layers: core stands alone; app reaches data through server, in routes only. */
+/** Layers: core stands alone, its folders in one order; app reaches data through server, in routes only; no screen imports another. */
+
+/** Folders of core: each imports only those before it. */
+const CORE = [
+  'values',
+  'board',
+  'grid',
+  'type',
+  'colour',
+  'picture',
+  'style',
+  'guide',
+  'blocks',
+  'site',
+  'render',
+  'deck',
+  'arrangements',
+  'edits',
+  'reconcile',
+  'outlines',
+  'analysis',
+  'formats',
+  'specimen',
+  'first-guides',
+]
+/** Folders of app below its screens, in the same way. */
+const APP = ['workers', 'ui', 'colours', 'session', 'fields', 'live', 'files', 'screen']
+const SCREENS = ['brief', 'compose', 'copy', 'deliver', 'inbox', 'play', 'references', 'sites', 'style']
+
+/** Tests and their fixtures stand outside the order: they may set a scene with anything. */
+const TESTS = '[.](test|fixture)[.]tsx?$'
+
+const inOrder = (root, folders) =>
+  folders.slice(0, -1).map((folder, i) => ({
+    name: `${root}-${folder}-comes-before`,
+    comment: `folders of ${root} are in one order, and each imports only those before it`,
+    severity: 'error',
+    from: { path: `^${root}/${folder}/`, pathNot: TESTS },
+    to: { path: `^${root}/(${folders.slice(i + 1).join('|')})/` },
+  }))
+
 module.exports = {
   forbidden: [
+    ...inOrder('core', CORE),
+    ...inOrder('app', APP),
+    {
+      name: 'core-folders-are-known',
+      comment: 'a new folder of core is put into the order above',
+      severity: 'error',
+      from: {},
+      to: { path: '^core/', pathNot: `^core/(${CORE.join('|')})/` },
+    },
+    {
+      name: 'parts-know-no-screen',
+      severity: 'error',
+      from: { path: `^app/(${APP.join('|')})/`, pathNot: TESTS },
+      to: { path: `^app/(${SCREENS.join('|')})/` },
+    },
+    ...SCREENS.map((screen) => ({
+      name: `${screen}-knows-no-other-screen`,
+      severity: 'error',
+      from: { path: `^app/${screen}/`, pathNot: TESTS },
+      to: { path: `^app/(${SCREENS.filter((one) => one !== screen).join('|')})/` },
+    })),
     {
       name: 'core-is-pure',
       severity: 'error',
@@ -11,7 +72,7 @@ module.exports = {
       name: 'core-has-no-node',
       comment: 'core runs in the browser, in workers and on the server',
       severity: 'error',
-      from: { path: '^core/', pathNot: '[.](test|fixture)[.]ts$' },
+      from: { path: '^core/', pathNot: TESTS },
       to: { dependencyTypes: ['core'] },
     },
     {

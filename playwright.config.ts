@@ -16,8 +16,9 @@ export const CHROMIUM = {
 
 export default defineConfig({
   testDir: 'e2e',
-  fullyParallel: false,
-  workers: 1,
+  globalSetup: './e2e/template.ts',
+  fullyParallel: true,
+  workers: 2,
   retries: 0,
   // Limits that only a hang meets, on however busy a machine.
   timeout: 300_000,

@@ -5,5 +5,7 @@ export default defineConfig({
     include: ['{core,server,app,demo,bin}/**/*.test.{ts,tsx}'],
     environment: 'node',
     testTimeout: 240_000,
+    // Modules hold no state but memories of what is frozen, so files share them: importing costs more than testing.
+    isolate: false,
   },
 })

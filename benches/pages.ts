@@ -1,6 +1,7 @@
 import { DEFAULT_BREAKPOINTS } from '#core/site/defaults'
 import { checkSite } from '#core/formats/site-json'
-import type { Block, Site } from '#core/site/schema'
+import type { Block } from '#core/blocks/index'
+import type { Site } from '#core/site/schema'
 import { observatory } from '../demo/observatory'
 
 /** The demo site with its sections repeated until its page has at least `blocks` blocks, a few of them cut to fit. */

@@ -3,7 +3,7 @@ import { dirname, join, resolve } from 'node:path'
 import sharp from 'sharp'
 import { FormatError } from '#core/formats/site-json'
 import { pictureFile, readSiteFile } from '#core/formats/site-zip'
-import type { Picture } from '#core/site/schema'
+import type { Picture } from '#core/picture/picture'
 import { readFont } from '#server/fonts'
 import { exportFiles } from '#server/web-export'
 

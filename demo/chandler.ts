@@ -1,7 +1,8 @@
 import { EMPTY_PAGE_BRIEF, EMPTY_SITE_BRIEF } from '#core/site/brief'
 import { DEFAULT_BREAKPOINTS, DEFAULT_GUIDE, FIRST_DIRECTION } from '#core/site/defaults'
 import { FILE_FORMAT, FILE_VERSION, type Site } from '#core/site/schema'
-import { role, token } from '#core/style/values'
+import { role } from '#core/values/colour'
+import { token } from '#core/values/length'
 import { beginSite, button, eyebrow, group, heading, link, list, painting, picture, section, text } from './compose'
 
 const SHOP = { href: 'mailto:counter@tallowandtwine.example' }

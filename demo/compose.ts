@@ -1,12 +1,11 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import type { Icon } from '#core/blocks/icon-nodes'
-import type { Block, BlockOf, Picture, Section } from '#core/site/schema'
-import type { BlockKind, ContainerKind } from '#core/site/kinds'
-import type { Link } from '#core/site/link'
-import type { Span } from '#core/site/words'
+import { type Icon, iconSchema } from '#core/values/icon'
+import type { Block, BlockKind, BlockOf, Container, Section } from '#core/blocks/index'
+import type { Picture } from '#core/picture/picture'
+import type { Link } from '#core/values/link'
+import type { Span } from '#core/values/words'
 import { type Style, type StyleValues } from '#core/style/registry'
-import { iconSchema } from '#core/blocks/icon-nodes'
 
 /** What a block of the demo is made with: its style, and exceptions below the breakpoints `middle` and `narrow`. */
 export type Look = StyleValues & {
@@ -36,7 +35,7 @@ function common(look: Look): { id: string; name?: string; style: Style } {
 const block = <K extends BlockKind>(kind: K, look: Look, fields: object): BlockOf<K> =>
   ({ ...common(look), kind, ...fields }) as unknown as BlockOf<K>
 const words = (text: string | Span[]) => ({ words: { en: typeof text === 'string' ? [text] : text } })
-const holder = <K extends ContainerKind>(kind: K, look: Look, children: Block[], fields: object = {}) =>
+const holder = <K extends Container['kind']>(kind: K, look: Look, children: Block[], fields: object = {}) =>
   block(kind, look, { ...fields, children })
 
 export const section = (job: Section['job'], look: Look, children: Block[]): Section => holder('section', look, children, { job })

@@ -1,8 +1,9 @@
 import type { Direction } from '#core/site/directions'
 import { DEFAULT_GUIDE, DEFAULT_LOOKS } from '#core/site/defaults'
-import type { ButtonKind } from '#core/site/looks'
-import type { StyleGuide, TypeRole } from '#core/site/style-guide'
-import { pixels, role, token } from '#core/style/values'
+import type { ButtonKind } from '#core/guide/looks'
+import type { StyleGuide, TypeRole } from '#core/guide/style-guide'
+import { pixels, token } from '#core/values/length'
+import { role } from '#core/values/colour'
 import { painting } from './compose'
 
 const type = (name: string, face: string, weight: number, step: number, more: Partial<TypeRole> = {}): TypeRole => ({

@@ -1,6 +1,7 @@
 import { DEFAULT_BREAKPOINTS } from '#core/site/defaults'
 import { FILE_FORMAT, FILE_VERSION, type Site } from '#core/site/schema'
-import { pixels, role, token } from '#core/style/values'
+import { pixels, token } from '#core/values/length'
+import { role } from '#core/values/colour'
 import { autumnBrief, board, brief } from './observatory-brief'
 import { DIRECTIONS, lamplight } from './observatory-directions'
 import { withWinter } from './winter'

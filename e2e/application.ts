@@ -1,6 +1,6 @@
 import { test as base, expect, type Page } from '@playwright/test'
-import { spawn, type ChildProcess } from 'node:child_process'
-import { cpSync, mkdtempSync, readdirSync, rmSync } from 'node:fs'
+import { type ChildProcess, fork, spawn } from 'node:child_process'
+import { cpSync, mkdtempSync, rmSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -38,7 +38,8 @@ export function finish(command: string, args: string[], env: NodeJS.ProcessEnv =
 export async function start(data: string): Promise<Application> {
   const port = await freePort()
   const url = `http://127.0.0.1:${port}`
-  const child = spawn(process.execPath, ['node_modules/@react-router/serve/bin.js', './build/server/index.js'], {
+  // The built application itself, with a line to this process over which it is given other data.
+  const child = fork('e2e/server.mjs', ['./build/server/index.js'], {
     env: {
       ...process.env,
       NODE_ENV: 'production',
@@ -46,7 +47,7 @@ export async function start(data: string): Promise<Application> {
       PORT: String(port),
       YARROWFINCH_DATA: data,
     },
-    stdio: ['ignore', 'pipe', 'inherit'],
+    stdio: ['ignore', 'pipe', 'inherit', 'ipc'],
   })
   const gone = new Promise<void>((done) => child.on('exit', () => done()))
   // The server says so once it listens.
@@ -66,36 +67,38 @@ export async function start(data: string): Promise<Application> {
   }
 }
 
-export const temporaryFolder = (): string => mkdtempSync(join(tmpdir(), 'yarrowfinch-'))
-
-/** A folder of data with the demo sites, their pictures already made in the width that the views show. */
-async function makeTemplate(): Promise<string> {
-  const data = temporaryFolder()
-  await finish('npx', ['tsx', 'bin/seed.ts'], { YARROWFINCH_DATA: data })
-  const app = await start(data)
-  for (const picture of readdirSync(join(data, 'pictures'))) await fetch(`${app.url}/pictures/${picture}?w=1600`)
-  await app.stop()
-  return data
+/** Gives a running application another folder of data; what it still does for the old one comes to nothing. */
+export async function giveData(app: Application, data: string): Promise<void> {
+  const given = new Promise<void>((done) => app.process.once('message', () => done()))
+  app.process.send({ data })
+  await given
+  app.data = data
 }
 
-/** Tests with an application for each, its data a copy of the demo's, so that no test sees another's edits. */
-export const test = base.extend<{ app: Application }, { template: string }>({
-  template: [
+export const temporaryFolder = (): string => mkdtempSync(join(tmpdir(), 'yarrowfinch-'))
+
+/**
+ * Tests with one application for each worker. Its data are a new copy of the demo's for each test, so that no test sees
+ * another's edits.
+ */
+export const test = base.extend<{ app: Application }, { server: Application }>({
+  server: [
     // eslint-disable-next-line no-empty-pattern -- the runner reads what a fixture needs from this pattern
-    async ({}, use) => {
-      const data = await makeTemplate()
-      await use(data)
+    async ({}, provide) => {
+      const data = temporaryFolder()
+      const server = await start(data)
+      await provide(server)
+      // Its data go as well, so it need not wait for what a page may still be loading.
+      await server.stop('SIGKILL')
       rmSync(data, { recursive: true, force: true })
     },
     { scope: 'worker' },
   ],
-  async app({ template }, provide) {
+  async app({ server }, provide) {
     const data = temporaryFolder()
-    cpSync(template, data, { recursive: true })
-    const app = await start(data)
-    await provide(app)
-    // Its data go as well, so it need not wait for what a page may still be loading.
-    await app.stop('SIGKILL')
+    cpSync(process.env.YARROWFINCH_TEMPLATE!, data, { recursive: true })
+    await giveData(server, data)
+    await provide(server)
     rmSync(data, { recursive: true, force: true })
   },
 })

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import sharp from 'sharp'
-import { windowHeight } from '#core/grid/window'
+import { windowHeight } from '#core/grid/viewport-height'
 import { composed, expect, openSite, test } from './application'
 import { boxesInView } from './views'
 

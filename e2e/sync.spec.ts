@@ -94,6 +94,6 @@ test('a server killed during a stream of edits loses no acknowledged one', async
     revision = log.revision
   }
   expect(acknowledged.size).toBeGreaterThan(40)
-  await app.stop()
+  await app.stop('SIGKILL')
   rmSync(data, { recursive: true, force: true })
 })

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import subset from 'subset-font'
 import { afterAll, describe, expect, test } from 'vitest'
-import { ownFontSchema } from '#core/site/fonts'
+import { ownFontSchema } from '#core/type/own-font'
 import { metricsOf } from '#core/type/metrics'
 import { cutFont, readFont, storeFont } from './fonts'
 

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { resolve } from 'node:path'
-import { type Icon, iconSchema } from '#core/blocks/icon-nodes'
+import { type Icon, iconSchema } from '#core/values/icon'
 
 const folder = resolve('node_modules', 'lucide-static')
 const read = <T>(name: string): T => JSON.parse(readFileSync(resolve(folder, name), 'utf8')) as T

@@ -1,4 +1,4 @@
-import { familiesOfGuide, specimenDocument, specimenDrawing } from '#core/render/specimen-document'
+import { familiesOfGuide, specimenDocument, specimenDrawing } from '#core/specimen/specimen-document'
 import { currentOf, inDirection } from '#core/site/directions'
 import type { Page, Site } from '#core/site/schema'
 import { fallbackCss, fontFaceCss, fontFiles } from '#core/type/families'

@@ -4,16 +4,18 @@ import { readFont } from './fonts'
 import { pictureAt, readOriginal } from './pictures'
 import { getSite } from './sites'
 
-const printed = new Map<string, { revision: number; files: WebFiles }>()
+const printed = new WeakMap<Store, Map<string, { revision: number; files: WebFiles }>>()
 
 /** The files of a site's newest revision, printed once for each. */
 function filesOf(store: Store, id: string): WebFiles {
   const { revision, site } = getSite(store, id)
-  const known = printed.get(id)
+  let sites = printed.get(store)
+  if (!sites) printed.set(store, (sites = new Map()))
+  const known = sites.get(id)
   if (known?.revision === revision) return known.files
   // Forms reach the local inbox, wherever the export would send them.
   const files = webFiles(site, 'readable', (form) => `forms/${form.id}`)
-  printed.set(id, { revision, files })
+  sites.set(id, { revision, files })
   return files
 }
 

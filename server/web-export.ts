@@ -1,7 +1,8 @@
 import { strToU8 } from 'fflate'
 import { type WebFiles, webFiles } from '#core/formats/web-files'
 import type { Style } from '#core/render/rules'
-import type { Picture, Site } from '#core/site/schema'
+import type { Picture } from '#core/picture/picture'
+import type { Site } from '#core/site/schema'
 import { cutFont } from './fonts'
 
 export type ExportedFile = { file: string; bytes: Uint8Array }

@@ -1,12 +1,12 @@
 import { Printer } from 'lucide-react'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
-import { answerVerdict, QUESTIONS, type Question } from '#core/brief/verdicts'
-import { AIM_NAMES, COMFORT_NAMES } from '#core/brief/words'
+import { answerVerdict, QUESTIONS, type Question } from '#core/analysis/brief'
+import { AIM_NAMES, COMFORT_NAMES } from '#core/site/brief-words'
 import { type Aim, AIMS, COMFORTS } from '#core/site/brief'
-import { useCompose, useComposeState } from '../compose/context'
-import { pageOf } from '../compose/store'
-import { LivePage } from '../screen/live-page'
+import { useSessionStore, useSession } from '../session/context'
+import { pageOf } from '../session/store'
+import { LivePage } from '../live/live-page'
 import { BarButton, SiteBar } from '../screen/site-bar'
 import { SiteScreen, type SiteScreenProps } from '../screen/site-screen'
 import { buttonClass } from '../ui/button'
@@ -29,9 +29,9 @@ export function Brief(props: SiteScreenProps) {
 }
 
 function Screen({ exportedRevision }: { exportedRevision: number | null }) {
-  const store = useCompose()
+  const store = useSessionStore()
   const { siteId } = store.getState()
-  const page = useComposeState(pageOf)
+  const page = useSession(pageOf)
   const [marked, setMarked] = useState<string | null>(null)
   return (
     <div className="flex h-screen flex-col overflow-clip print:block print:h-auto print:overflow-visible">
@@ -63,7 +63,7 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
 }
 
 function PageSide({ marked }: { marked: string | null }) {
-  const empty = useComposeState((state) => pageOf(state).sections.length === 0)
+  const empty = useSession((state) => pageOf(state).sections.length === 0)
   const [outline, setOutline] = useState(false)
   return (
     <>

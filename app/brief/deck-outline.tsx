@@ -1,8 +1,8 @@
 import { useState } from 'react'
 import { ARRANGEMENTS } from '#core/arrangements/index'
 import { deckRows, layOutDeck } from '#core/outlines/as-deck'
-import { useCompose } from '../compose/context'
-import { editAll, makeId } from '../compose/store'
+import { useSessionStore } from '../session/context'
+import { editAll, makeId } from '../session/store'
 import { Button } from '../ui/button'
 import { Choice } from '../ui/choice'
 import { useBrief } from './use-brief'
@@ -15,7 +15,7 @@ const verdict = (passages: number, left: number, empty: number): string => {
 
 /** The sections of the copy deck that stand nowhere, each with the arrangement that holds its words best. */
 export function DeckOutlineRows({ onTaken }: { onTaken: () => void }) {
-  const store = useCompose()
+  const store = useSessionStore()
   const { site, page } = useBrief()
   const [suggested] = useState(() => deckRows(site, page))
   const [rows, setRows] = useState(() => suggested.map((row) => ({ ...row, taken: true })))

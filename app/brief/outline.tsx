@@ -1,13 +1,13 @@
 import { type ReactNode, useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { arrangementsFor } from '#core/arrangements/index'
-import { AIM_NAMES } from '#core/brief/words'
+import { AIM_NAMES } from '#core/site/brief-words'
 import { deckOf } from '#core/deck/deck'
 import type { DeckSection } from '#core/deck/passage'
 import { OUTLINES, type OutlineRow, outlinesFor } from '#core/outlines/outlines'
 import { takeOutline } from '#core/outlines/take'
-import { useCompose } from '../compose/context'
-import { editAll, makeId } from '../compose/store'
+import { useSessionStore } from '../session/context'
+import { editAll, makeId } from '../session/store'
 import { Button } from '../ui/button'
 import { Choice } from '../ui/choice'
 import { DeckOutlineRows } from './deck-outline'
@@ -23,7 +23,7 @@ const isWaiting = (section: DeckSection) => section.section === undefined && sec
 
 /** A suggested running order for the page's aim, with the reason for each section; it is changed before it is taken. */
 export function OutlinePanel({ onTaken }: { onTaken: () => void }) {
-  const store = useCompose()
+  const store = useSessionStore()
   const navigate = useNavigate()
   const { site, page } = useBrief()
   const aim = page.brief.aim ?? site.brief.aim

@@ -1,12 +1,12 @@
 import type { PageBrief, SiteBrief } from '#core/site/brief'
-import { useCompose, useComposeState } from '../compose/context'
-import { edit, pageOf } from '../compose/store'
+import { useSessionStore, useSession } from '../session/context'
+import { edit, pageOf } from '../session/store'
 
 /** Setters of the site's brief and of the page's. */
 export function useBrief() {
-  const store = useCompose()
-  const page = useComposeState(pageOf)
-  const site = useComposeState((state) => state.session.site)
+  const store = useSessionStore()
+  const page = useSession(pageOf)
+  const site = useSession((state) => state.session.site)
   return {
     site,
     page,

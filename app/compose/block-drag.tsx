@@ -1,16 +1,16 @@
 import { type PointerEvent, type RefObject, useCallback, useRef, useState } from 'react'
-import { holds } from '#core/blocks/kinds'
+import { type BlockKind, mayHold } from '#core/blocks/index'
 import type { Edit } from '#core/edits/index'
 import { positionOf } from '#core/edits/edit'
 import { rangeAt } from '#core/grid/columns'
 import { surroundOf } from '#core/render/surround'
-import { valueAt } from '#core/style/resolve'
-import type { BlockKind } from '#core/site/kinds'
-import { findBlock, isContainer, type Place } from '#core/site/tree'
-import { useCompose } from './context'
-import { type Box, blockAt, boxOf, boxOfElement, type Frames, type StageView, useFrames } from './frames'
+import { valueAt } from '#core/style/cascade'
+import { findBlock, type Place } from '#core/site/tree'
+import { isContainer } from '#core/blocks/tree'
+import { useSessionStore } from '../session/context'
+import { type Box, blockAt, boxOf, boxOfElement, type Frames, type StageView, useFrames } from '../live/frames'
 import { surroundAt } from './edge-drag'
-import { blockName, type ComposeState, type ComposeStore, editAll, select } from './store'
+import { blockName, type SessionState, type SessionStore, editAll, select } from '../session/store'
 
 /** Where a dragged block would go: into a container at an index, and from which column where it lands in free space. */
 type DropPlace = { parent: string; index: number; start: number | null; line: Box; words: string; behind?: boolean }
@@ -18,10 +18,10 @@ type DropPlace = { parent: string; index: number; start: number | null; line: Bo
 const THRESHOLD = 4
 
 /** The innermost container at a block that may hold a kind, without the dragged block itself. */
-function containerFor(state: ComposeState, at: string | undefined, kind: BlockKind, dragged: string): Place | undefined {
+function containerFor(state: SessionState, at: string | undefined, kind: BlockKind, dragged: string): Place | undefined {
   for (let place = at === undefined ? undefined : findBlock(state.session.site, at); place;) {
     const inside = place.block.id === dragged || place.ancestors.some((one) => one.id === dragged)
-    if (!inside && isContainer(place.block) && holds[place.block.kind].includes(kind)) return place
+    if (!inside && isContainer(place.block) && mayHold(place.block.kind, kind)) return place
     const parent: string | undefined = place.ancestors.at(-1)?.id
     place = parent === undefined ? undefined : findBlock(state.session.site, parent)
   }
@@ -32,7 +32,7 @@ function containerFor(state: ComposeState, at: string | undefined, kind: BlockKi
 export type Dragged = { kind: BlockKind; id: string; span: number | undefined; grab: number; behind?: boolean }
 
 /** Finds where a block dropped at a point would go. */
-export function dropPlace(state: ComposeState, view: StageView, x: number, y: number, block: Dragged): DropPlace | undefined {
+export function dropPlace(state: SessionState, view: StageView, x: number, y: number, block: Dragged): DropPlace | undefined {
   const { kind, id: dragged } = block
   const { site } = state.session
   const place = containerFor(state, blockAt(view, x, y), kind, dragged)
@@ -123,7 +123,7 @@ function lineAt(
 }
 
 /** The edit of a drop: the move, and the first column where it landed in free space. */
-function dropEdits(store: ComposeStore, id: string, drop: DropPlace): Edit[] {
+function dropEdits(store: SessionStore, id: string, drop: DropPlace): Edit[] {
   const { session, scope } = store.getState()
   const place = findBlock(session.site, id)!
   const from = positionOf(session.site, place)
@@ -141,7 +141,7 @@ function dropEdits(store: ComposeStore, id: string, drop: DropPlace): Edit[] {
   return edits
 }
 
-function selectionToDrag(store: ComposeStore, pressed: string | undefined): string | undefined {
+function selectionToDrag(store: SessionStore, pressed: string | undefined): string | undefined {
   const { selection, session } = store.getState()
   if (pressed === undefined) return undefined
   if (selection === null) return pressed
@@ -151,7 +151,7 @@ function selectionToDrag(store: ComposeStore, pressed: string | undefined): stri
 
 /** Dragging of blocks within a view: press, move past a few px, drop where the line shows. A press alone selects. */
 export function useBlockDrag(index: number, surface: RefObject<HTMLDivElement | null>) {
-  const store = useCompose()
+  const store = useSessionStore()
   const frames: Frames = useFrames()
   const [drop, setDrop] = useState<(DropPlace & { x: number; y: number }) | null>(null)
   const drag = useRef<{ id: string; x: number; y: number; moving: boolean } | null>(null)

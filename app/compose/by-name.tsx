@@ -2,19 +2,20 @@ import { Command as Menu } from 'cmdk'
 import { Dialog } from 'radix-ui'
 import { useEffect, useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
-import { inText } from './clipboard'
-import { ADD_COMMANDS, blockCommands, COMMANDS, type Command } from './commands'
-import { useCompose, useComposeState } from './context'
+import { inText } from '../ui/in-text'
+import { ADD_COMMANDS, blockCommands, COMMANDS } from './commands'
+import { type Command } from '../session/command'
+import { useSessionStore, useSession } from '../session/context'
 
 type Open = 'commands' | 'keys' | null
 
 /** `/` opens everything by name, `?` shows all keys, `P` plays the page. */
 export function ByName() {
-  const store = useCompose()
+  const store = useSessionStore()
   const navigate = useNavigate()
   const [open, setOpen] = useState<Open>(null)
-  const siteId = useComposeState((state) => state.siteId)
-  const pageId = useComposeState((state) => state.pageId)
+  const siteId = useSession((state) => state.siteId)
+  const pageId = useSession((state) => state.pageId)
   const playTo = `/sites/${siteId}/pages/${pageId}/play`
 
   useEffect(() => {
@@ -46,7 +47,7 @@ export function ByName() {
 }
 
 function CommandList({ onDone, onPlay }: { onDone: () => void; onPlay: () => void }) {
-  const store = useCompose()
+  const store = useSessionStore()
   const commands = useMemo((): Command[] => {
     const named = COMMANDS.filter((one, i) => COMMANDS.findIndex((other) => other.name === one.name) === i)
     const play: Command = { name: 'Play page', key: 'P', run: onPlay }

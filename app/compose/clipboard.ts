@@ -1,28 +1,24 @@
 import { useEffect } from 'react'
+import { inText } from '../ui/in-text'
 import { z } from 'zod'
 import { newBlock } from '#core/blocks/defaults'
-import { type Block, blockSchema } from '#core/site/schema'
-import { hasWords, walk } from '#core/site/tree'
-import { plainText } from '#core/site/words'
-import { useCompose } from './context'
-import { deleteSelection, paste } from './insert'
-import { pictureEdits, uploadPicture } from './picture-drop'
-import { type ComposeStore, editAll, makeId, selected } from './store'
-import { insertPlace } from './insert'
+import { type Block, blockSchema } from '#core/blocks/index'
+import { hasWords, walk } from '#core/blocks/tree'
+import { plainText } from '#core/values/words'
+import { useSessionStore } from '../session/context'
+import { deleteSelection, insertPlace, paste } from './insert'
+import { pictureEdits } from './picture-drop'
+import { uploadPicture } from '../session/upload-picture'
+import { type SessionStore, editAll, makeId, selected } from '../session/store'
 
 const BLOCKS = 'application/x-yarrowfinch-blocks+json'
-
-/** True where the platform's own clipboard is wanted: in fields and in words that are being edited. */
-export function inText(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))
-}
 
 function textOf(block: Block, language: string): string {
   const lines = [...walk(block)].filter(hasWords).map((one) => plainText(one.words[language] ?? []))
   return lines.filter((line) => line !== '').join('\n')
 }
 
-function copy(store: ComposeStore, data: DataTransfer): boolean {
+function copy(store: SessionStore, data: DataTransfer): boolean {
   const place = selected(store.getState())
   if (!place) return false
   data.setData(BLOCKS, JSON.stringify([place.block]))
@@ -31,7 +27,7 @@ function copy(store: ComposeStore, data: DataTransfer): boolean {
 }
 
 /** Pastes blocks; words, of which each line becomes a text; or picture files. */
-async function takePaste(store: ComposeStore, data: DataTransfer): Promise<void> {
+async function takePaste(store: SessionStore, data: DataTransfer): Promise<void> {
   const json = data.getData(BLOCKS)
   const files = [...data.files]
   if (json !== '') {
@@ -59,7 +55,7 @@ async function takePaste(store: ComposeStore, data: DataTransfer): Promise<void>
 
 /** Copy, cut and paste of blocks through the platform's clipboard. */
 export function useClipboard(): void {
-  const store = useCompose()
+  const store = useSessionStore()
   useEffect(() => {
     const onCopy = (event: ClipboardEvent) => {
       if (inText(event.target) || store.getState().words || !event.clipboardData) return

@@ -1,5 +1,6 @@
-import { BLOCK_KINDS, type BlockKind } from '#core/site/kinds'
-import { JOBS } from '#core/blocks/kinds'
+import { BLOCK_KINDS, type BlockKind } from '#core/blocks/index'
+import { JOBS } from '#core/blocks/section'
+import { type Command, UNDO_COMMANDS } from '../session/command'
 import {
   addBlock,
   addSection,
@@ -11,22 +12,12 @@ import {
   moveOut,
   moveSelection,
 } from './insert'
-import { blockName, type ComposeStore, edit, pageOf, redo, select, selected, undo } from './store'
+import { blockName, type SessionStore, edit, pageOf, select, selected } from '../session/store'
 
-/** Something to do, by name, and by its key if it has one. */
-export type Command = {
-  name: string
-  /** As shown: `G`, `Ctrl Z`. Read by `matches`. */
-  key?: string
-  run: (store: ComposeStore) => void
-  /** False where it would do nothing now. */
-  possible?: (store: ComposeStore) => boolean
-}
-
-const hasSelection = (store: ComposeStore) => store.getState().selection !== null
+const hasSelection = (store: SessionStore) => store.getState().selection !== null
 
 /** Scrolls the stage to a section and selects it. */
-export function goToSection(store: ComposeStore, by: 1 | -1): void {
+export function goToSection(store: SessionStore, by: 1 | -1): void {
   const state = store.getState()
   const { sections } = pageOf(state)
   const place = selected(state)
@@ -35,7 +26,7 @@ export function goToSection(store: ComposeStore, by: 1 | -1): void {
   if (next) select(store, next.id)
 }
 
-function selectBeside(store: ComposeStore, by: 1 | -1): void {
+function selectBeside(store: SessionStore, by: 1 | -1): void {
   const state = store.getState()
   const place = selected(state)
   const siblings: readonly { id: string }[] = place?.ancestors.at(-1)?.children ?? pageOf(state).sections
@@ -44,17 +35,17 @@ function selectBeside(store: ComposeStore, by: 1 | -1): void {
   if (next) select(store, next.id)
 }
 
-function selectInside(store: ComposeStore): void {
+function selectInside(store: SessionStore): void {
   const place = selected(store.getState())
   if (place && 'children' in place.block && place.block.children[0]) select(store, place.block.children[0].id)
 }
 
-function leaveOrDeselect(store: ComposeStore): void {
+function leaveOrDeselect(store: SessionStore): void {
   const place = selected(store.getState())
   select(store, place?.ancestors.at(-1)?.id ?? null)
 }
 
-function editWords(store: ComposeStore): void {
+function editWords(store: SessionStore): void {
   const state = store.getState()
   const place = selected(state)
   const view = state.shown === 'all' ? 0 : state.shown
@@ -62,7 +53,7 @@ function editWords(store: ComposeStore): void {
   else selectInside(store)
 }
 
-function toggleHidden(store: ComposeStore): void {
+function toggleHidden(store: SessionStore): void {
   const place = selected(store.getState())
   if (place)
     edit(store, {
@@ -73,7 +64,7 @@ function toggleHidden(store: ComposeStore): void {
     })
 }
 
-function cycleScope(store: ComposeStore): void {
+function cycleScope(store: SessionStore): void {
   const { scope, session } = store.getState()
   const below = session.site.breakpoints.filter((one) => one.below !== null)
   const now = typeof scope === 'object' ? below.findIndex((one) => one.id === scope.below) : -1
@@ -81,25 +72,23 @@ function cycleScope(store: ComposeStore): void {
   store.setState({ scope: next ? { below: next.id } : 'base' })
 }
 
-const toggle = (name: 'grid' | 'distances' | 'tray') => (store: ComposeStore) =>
+const toggle = (name: 'grid' | 'distances' | 'tray') => (store: SessionStore) =>
   store.setState((state) => ({ [name]: !state[name] }))
 
-function openReSet(store: ComposeStore): void {
+function openReSet(store: SessionStore): void {
   const place = selected(store.getState())
   if (place) store.setState({ chooser: { section: (place.ancestors[0] ?? place.block).id } })
 }
 
 /** Shows every view in the wire look, or, where all are, in the finished one. */
-export function toggleWire(store: ComposeStore): void {
+export function toggleWire(store: SessionStore): void {
   const { wire, session } = store.getState()
   const all = session.site.views.map((_, i) => i)
   store.setState({ wire: new Set(all.every((i) => wire.has(i)) ? [] : all) })
 }
 
 export const COMMANDS: Command[] = [
-  { name: 'Undo', key: 'Ctrl Z', run: undo, possible: (store) => store.getState().undo.length > 0 },
-  { name: 'Redo', key: 'Ctrl Shift Z', run: redo, possible: (store) => store.getState().redo.length > 0 },
-  { name: 'Redo', key: 'Ctrl Y', run: redo, possible: (store) => store.getState().redo.length > 0 },
+  ...UNDO_COMMANDS,
   { name: 'Duplicate the selection', key: 'Ctrl D', run: duplicateSelection, possible: hasSelection },
   { name: 'Delete the selection', key: 'Delete', run: deleteSelection, possible: hasSelection },
   { name: 'Delete the selection', key: 'Backspace', run: deleteSelection, possible: hasSelection },
@@ -146,8 +135,8 @@ export const COMMANDS: Command[] = [
   ...[1, 2, 3, 4].map((n) => ({
     name: `View ${n} alone on the stage`,
     key: String(n),
-    run: (store: ComposeStore) => store.setState({ shown: n - 1 }),
-    possible: (store: ComposeStore) => n <= store.getState().session.site.views.length,
+    run: (store: SessionStore) => store.setState({ shown: n - 1 }),
+    possible: (store: SessionStore) => n <= store.getState().session.site.views.length,
   })),
 ]
 
@@ -157,38 +146,20 @@ export const ADDABLE: readonly BlockKind[] = BLOCK_KINDS.filter((kind) => kind !
 export const ADD_COMMANDS: Command[] = [
   ...ADDABLE.map((kind) => ({
     name: `Add ${kind}`,
-    run: (store: ComposeStore) => addBlock(store, kind),
-    possible: (store: ComposeStore) => insertPlace(store.getState(), kind) !== undefined,
+    run: (store: SessionStore) => addBlock(store, kind),
+    possible: (store: SessionStore) => insertPlace(store.getState(), kind) !== undefined,
   })),
   ...JOBS.map((job) => ({
     name: `Add section: ${job.replace('-', ' ')}`,
-    run: (store: ComposeStore) => addSection(store, job),
+    run: (store: SessionStore) => addSection(store, job),
   })),
 ]
 
 /** Selecting each block of the page by its name and words. */
-export function blockCommands(store: ComposeStore): Command[] {
+export function blockCommands(store: SessionStore): Command[] {
   const page = pageOf(store.getState())
   return page.sections.map((section, i) => ({
     name: `Go to section ${i + 1}: ${blockName(section)}`,
     run: () => select(store, section.id),
   }))
-}
-
-/** True if a key press is a command's key. */
-export function matches(
-  command: Command,
-  event: Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'metaKey' | 'shiftKey' | 'altKey'>,
-): boolean {
-  if (!command.key) return false
-  const parts = command.key.split(' ')
-  const key = parts.at(-1)!
-  const modifier = event.ctrlKey || event.metaKey
-  const plain = key.length === 1 && /[^A-Z0-9]/.test(key)
-  return (
-    event.key.toLowerCase() === key.toLowerCase() &&
-    modifier === parts.includes('Ctrl') &&
-    event.altKey === parts.includes('Alt') &&
-    (plain || event.shiftKey === parts.includes('Shift'))
-  )
 }

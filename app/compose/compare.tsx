@@ -1,13 +1,13 @@
 import { type PointerEvent, useRef, useState } from 'react'
-import { useCompose, useComposeState } from './context'
-import { LivePage } from '../screen/live-page'
+import { useSessionStore, useSession } from '../session/context'
+import { LivePage } from '../live/live-page'
 
 /** The wire look and the finished look of one view in one place, parted by a line that is dragged, scrolling together. */
 export function Compare({ width }: { width: number }) {
-  const store = useCompose()
+  const store = useSessionStore()
   const [share, setShare] = useState(0.5)
   const stage = useRef<HTMLDivElement>(null)
-  const breakpoints = useComposeState((state) => state.session.site.breakpoints)
+  const breakpoints = useSession((state) => state.session.site.breakpoints)
   const drag = (event: PointerEvent<HTMLElement>) => {
     if (!event.currentTarget.hasPointerCapture(event.pointerId)) return
     const bounds = stage.current!.getBoundingClientRect()

@@ -5,17 +5,17 @@ import { BarTools } from '../screen/bar-tools'
 import { SiteBar } from '../screen/site-bar'
 import { SiteScreen, type SiteScreenProps } from '../screen/site-screen'
 import { buttonClass } from '../ui/button'
-import { Chooser } from '../arrange/chooser'
+import { Chooser } from './chooser/chooser'
 import { ByName } from './by-name'
 import { toggleWire } from './commands'
 import { useClipboard } from './clipboard'
 import { Compare } from './compare'
-import { useCompose, useComposeState } from './context'
+import { useSessionStore, useSession } from '../session/context'
 import { useKeys } from './keys'
 import { PagesDialog } from './pages-dialog'
 import { RunningOrder } from './running-order'
 import { Stage } from './stage'
-import { pageOf } from './store'
+import { pageOf } from '../session/store'
 import { Tray } from './tray/tray'
 import { WidthRuler } from './width-ruler'
 
@@ -31,13 +31,13 @@ export function Compose(props: SiteScreenProps) {
 function Screen({ exportedRevision }: { exportedRevision: number | null }) {
   useKeys()
   useClipboard()
-  const store = useCompose()
-  const tray = useComposeState((state) => state.tray)
-  const comparing = useComposeState((state) => state.comparing)
-  const width = useComposeState(({ shown, session }) => session.site.views[shown === 'all' ? 0 : shown] ?? session.site.views[0]!)
-  const chooser = useComposeState((state) => state.chooser)
-  const reSet = useComposeState((state) => pageOf(state).sections.find((one) => one.id === state.chooser?.section))
-  const pages = useComposeState((state) => state.pagesOpen)
+  const store = useSessionStore()
+  const tray = useSession((state) => state.tray)
+  const comparing = useSession((state) => state.comparing)
+  const width = useSession(({ shown, session }) => session.site.views[shown === 'all' ? 0 : shown] ?? session.site.views[0]!)
+  const chooser = useSession((state) => state.chooser)
+  const reSet = useSession((state) => pageOf(state).sections.find((one) => one.id === state.chooser?.section))
+  const pages = useSession((state) => state.pagesOpen)
   return (
     <div className="flex h-screen select-none flex-col overflow-clip">
       <Bar exportedRevision={exportedRevision} />
@@ -83,13 +83,13 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
 const pressKey = (key: string) => window.dispatchEvent(new KeyboardEvent('keydown', { key }))
 
 function Bar({ exportedRevision }: { exportedRevision: number | null }) {
-  const store = useCompose()
-  const page = useComposeState(pageOf)
+  const store = useSessionStore()
+  const page = useSession(pageOf)
   const { siteId } = store.getState()
-  const grid = useComposeState((state) => state.grid)
-  const distances = useComposeState((state) => state.distances)
-  const wire = useComposeState((state) => state.session.site.views.every((_, i) => state.wire.has(i)))
-  const comparing = useComposeState((state) => state.comparing)
+  const grid = useSession((state) => state.grid)
+  const distances = useSession((state) => state.distances)
+  const wire = useSession((state) => state.session.site.views.every((_, i) => state.wire.has(i)))
+  const comparing = useSession((state) => state.comparing)
   return (
     <SiteBar
       screen="compose"

@@ -1,6 +1,6 @@
-import { useComposeState } from './context'
-import { type Box, boxOf, boxOfElement, useFrames } from './frames'
-import { selected } from './store'
+import { useSession } from '../session/context'
+import { type Box, boxOf, boxOfElement, useFrames } from '../live/frames'
+import { selected } from '../session/store'
 
 type Line = { x1: number; y1: number; x2: number; y2: number; px: number }
 
@@ -34,9 +34,9 @@ export function linesTo(inner: Box, outer: Box, neighbours: readonly Box[], scal
 /** Dimension lines from the selected block to its neighbours, or to the edges of what holds it. */
 export function Distances({ index }: { index: number }) {
   const frames = useFrames()
-  useComposeState((state) => state.layout)
-  const on = useComposeState((state) => state.distances)
-  const place = useComposeState(selected)
+  useSession((state) => state.layout)
+  const on = useSession((state) => state.distances)
+  const place = useSession(selected)
   const view = frames.get(index)
   if (!on || !view || !place) return null
   const inner = boxOf(view, place.block.id)

@@ -5,11 +5,11 @@ import { pageSurround, type Surround, surroundOf } from '#core/render/surround'
 import type { Site } from '#core/site/schema'
 import type { Place } from '#core/site/tree'
 import type { StyleValues } from '#core/style/registry'
-import { valueAt } from '#core/style/resolve'
-import { pixels } from '#core/style/values'
-import { useCompose } from './context'
-import { type Box, boxOfElement, type StageView } from './frames'
-import { edit, makeId } from './store'
+import { valueAt } from '#core/style/cascade'
+import { pixels } from '#core/values/length'
+import { useSessionStore } from '../session/context'
+import { type Box, boxOfElement, type StageView } from '../live/frames'
+import { edit, makeId } from '../session/store'
 
 type Edge = 'left' | 'right' | 'bottom'
 
@@ -20,7 +20,7 @@ export function surroundAt(site: Site, place: Place): Surround {
 
 /** The edges of the selected block, to drag: on a grid they snap to the columns, elsewhere to whole px. */
 export function EdgeDrag({ view, place, box, range }: { view: StageView; place: Place; box: Box; range: number }) {
-  const store = useCompose()
+  const store = useSessionStore()
   const [tab, setTab] = useState<{ x: number; y: number; text: string } | null>(null)
   const drag = useRef<{ edge: Edge; gesture: string; x: number; y: number } | null>(null)
 

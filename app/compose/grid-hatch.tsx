@@ -1,10 +1,10 @@
 import { columnEdges, rangeAt } from '#core/grid/columns'
-import { useComposeState } from './context'
+import { useSession } from '../session/context'
 
 /** Reed hatching in the columns, nothing in the gutters. */
 export function GridHatch({ index, scale }: { index: number; scale: number }) {
-  const grid = useComposeState((state) => state.grid)
-  const site = useComposeState((state) => state.session.site)
+  const grid = useSession((state) => state.grid)
+  const site = useSession((state) => state.session.site)
   const width = site.views[index]
   if (!grid || width === undefined) return null
   const breakpoint = site.breakpoints[rangeAt(site.breakpoints, width)]!

@@ -1,11 +1,11 @@
 import { Grid3x2, Trash2 } from 'lucide-react'
 import { Popover } from 'radix-ui'
 import { columnWidth } from '#core/grid/columns'
-import type { Breakpoint } from '#core/site/schema'
+import type { Breakpoint } from '#core/grid/breakpoint'
 import { Button, IconButton } from '../ui/button'
 import { NumberField } from '../ui/number-field'
-import { useCompose, useComposeState } from './context'
-import { edit, makeId } from './store'
+import { useSessionStore, useSession } from '../session/context'
+import { edit, makeId } from '../session/store'
 
 const FIELDS = [
   { name: 'columns', label: 'Columns', least: 1, most: 24 },
@@ -23,9 +23,9 @@ function sampleWidth(breakpoints: readonly Breakpoint[], index: number, views: r
 
 /** The breakpoints of the site with the grid of each, as a table of figures. */
 export function GridSettings() {
-  const store = useCompose()
-  const breakpoints = useComposeState((state) => state.session.site.breakpoints)
-  const views = useComposeState((state) => state.session.site.views)
+  const store = useSessionStore()
+  const breakpoints = useSession((state) => state.session.site.breakpoints)
+  const views = useSession((state) => state.session.site.views)
   const set = (next: Breakpoint[]) => edit(store, { kind: 'site', field: 'breakpoints', value: next })
   const change = (one: Breakpoint, values: Partial<Breakpoint>) =>
     set(breakpoints.map((other) => (other === one ? { ...one, ...values } : other)))

@@ -2,7 +2,8 @@ import { beforeEach, describe, expect, test } from 'vitest'
 import { newBlock } from '#core/blocks/defaults'
 import { demoSite } from '#core/edits/edits.fixture'
 import { findBlock, walkPage } from '#core/site/tree'
-import { COMMANDS, ADD_COMMANDS, blockCommands, goToSection, matches } from './commands'
+import { COMMANDS, ADD_COMMANDS, blockCommands, goToSection } from './commands'
+import { matches } from '../session/command'
 import {
   addBlock,
   addSection,
@@ -15,7 +16,7 @@ import {
   moveSelection,
   paste,
 } from './insert'
-import { type ComposeStore, createComposeStore, makeId, pageOf, select, selected } from './store'
+import { type SessionStore, createSessionStore, makeId, pageOf, select, selected } from '../session/store'
 
 const site = demoSite()
 const page = site.pages[0]!
@@ -25,9 +26,9 @@ const reason = reasons.children.find((one) => one.kind === 'group')!
 const inReason = 'children' in reason ? reason.children : []
 const nav = blocks.find((block) => block.kind === 'nav')!
 
-let store: ComposeStore
+let store: SessionStore
 beforeEach(() => {
-  store = createComposeStore('site', page.id, site, 0)
+  store = createSessionStore('site', page.id, site, 0)
 })
 
 const now = () => pageOf(store.getState())
@@ -173,7 +174,7 @@ describe('keys', () => {
   test('every command runs, with and without a selection', () => {
     for (const start of [null, inReason[1]!.id, reasons.id]) {
       for (const command of [...COMMANDS, ...ADD_COMMANDS]) {
-        store = createComposeStore('site', page.id, site, 0)
+        store = createSessionStore('site', page.id, site, 0)
         select(store, start)
         if (command.possible?.(store) ?? true) command.run(store)
         expect(store.getState().session.site.pages).toHaveLength(site.pages.length)

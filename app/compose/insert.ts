@@ -1,16 +1,15 @@
-import { holds } from '#core/blocks/kinds'
-import type { Block } from '#core/site/schema'
-import type { BlockKind } from '#core/site/kinds'
+import { type Block, type BlockKind, mayHold } from '#core/blocks/index'
 import { newBlock, newSection } from '#core/blocks/defaults'
-import { hasWords, isContainer, walk, withNewIds } from '#core/site/tree'
+import { hasWords, isContainer, walk } from '#core/blocks/tree'
+import { withNewIds } from '#core/site/tree'
 import type { Edit } from '#core/edits/index'
 import { positionOf } from '#core/edits/edit'
-import { blockName, type ComposeState, type ComposeStore, edit, editAll, makeId, pageOf, selected } from './store'
+import { blockName, type SessionState, type SessionStore, edit, editAll, makeId, pageOf, selected } from '../session/store'
 
 type Job = Parameters<typeof newSection>[0]
 
 /** Where a new block of a kind goes: into the selection if it may hold it, else after the selection or what holds it. */
-export function insertPlace(state: ComposeState, kind: BlockKind): { parent: string; index: number } | undefined {
+export function insertPlace(state: SessionState, kind: BlockKind): { parent: string; index: number } | undefined {
   const page = pageOf(state)
   const place = selected(state)
   if (kind === 'section') {
@@ -24,33 +23,32 @@ export function insertPlace(state: ComposeState, kind: BlockKind): { parent: str
     return last && { parent: last.id, index: last.children.length }
   }
   const { block } = place
-  if (isContainer(block) && holds[block.kind].includes(kind)) return { parent: block.id, index: block.children.length }
+  if (isContainer(block) && mayHold(block.kind, kind)) return { parent: block.id, index: block.children.length }
   const chain = [...place.ancestors, block]
   for (let i = place.ancestors.length - 1; i >= 0; i--) {
     const ancestor = place.ancestors[i]!
-    if (holds[ancestor.kind].includes(kind))
-      return { parent: ancestor.id, index: ancestor.children.indexOf(chain[i + 1] as never) + 1 }
+    if (mayHold(ancestor.kind, kind)) return { parent: ancestor.id, index: ancestor.children.indexOf(chain[i + 1] as never) + 1 }
   }
   return undefined
 }
 
-function insert(store: ComposeStore, block: Block): void {
+function insert(store: SessionStore, block: Block): void {
   const place = insertPlace(store.getState(), block.kind)
   if (place && edit(store, { kind: 'insert', ...place, blocks: [block] })) store.setState({ selection: block.id })
 }
 
 /** Adds a block and, if it takes words, opens them for typing. */
-export function addBlock(store: ComposeStore, kind: BlockKind): void {
+export function addBlock(store: SessionStore, kind: BlockKind): void {
   const block = newBlock(kind, makeId)
   insert(store, block)
   const { selection, shown } = store.getState()
   if (selection === block.id && hasWords(block)) store.setState({ words: { block: block.id, view: shown === 'all' ? 0 : shown } })
 }
 
-export const addSection = (store: ComposeStore, job: Job): void => insert(store, newSection(job, makeId))
+export const addSection = (store: SessionStore, job: Job): void => insert(store, newSection(job, makeId))
 
 /** Puts blocks from the clipboard in, with new ids, after the selection. */
-export function paste(store: ComposeStore, blocks: Block[]): void {
+export function paste(store: SessionStore, blocks: Block[]): void {
   for (const block of blocks) {
     const copy = withNewIds(block, makeId)
     const state = store.getState()
@@ -65,7 +63,7 @@ export function paste(store: ComposeStore, blocks: Block[]): void {
   }
 }
 
-export function duplicateSelection(store: ComposeStore): void {
+export function duplicateSelection(store: SessionStore): void {
   const state = store.getState()
   const place = selected(state)
   if (!place) return
@@ -75,7 +73,7 @@ export function duplicateSelection(store: ComposeStore): void {
 }
 
 /** Deletes the selection and selects what stood beside it, or what held it. */
-export function deleteSelection(store: ComposeStore): void {
+export function deleteSelection(store: SessionStore): void {
   const state = store.getState()
   const place = selected(state)
   if (!place) return
@@ -86,7 +84,7 @@ export function deleteSelection(store: ComposeStore): void {
 }
 
 /** Moves the selection one place up or down among its siblings. */
-export function moveSelection(store: ComposeStore, by: 1 | -1): void {
+export function moveSelection(store: SessionStore, by: 1 | -1): void {
   const state = store.getState()
   const place = selected(state)
   if (!place) return
@@ -97,31 +95,31 @@ export function moveSelection(store: ComposeStore, by: 1 | -1): void {
 }
 
 /** Moves the selection out of its group, to stand after it. */
-export function moveOut(store: ComposeStore): void {
+export function moveOut(store: SessionStore): void {
   const state = store.getState()
   const place = selected(state)
   const group = place?.ancestors.at(-1)
   const outer = place?.ancestors.at(-2)
-  if (!place || !group || !outer || !holds[outer.kind].includes(place.block.kind)) return
+  if (!place || !group || !outer || !mayHold(outer.kind, place.block.kind)) return
   const index = outer.children.findIndex((one) => one.id === group.id) + 1
   edit(store, { kind: 'move', block: place.block.id, parent: outer.id, index })
 }
 
 /** Moves the selection into the group before it, to its end. */
-export function moveIn(store: ComposeStore): void {
+export function moveIn(store: SessionStore): void {
   const state = store.getState()
   const place = selected(state)
   const siblings = place?.ancestors.at(-1)?.children ?? []
   const before = siblings[siblings.findIndex((one) => one.id === place?.block.id) - 1]
-  if (!place || !before || !isContainer(before) || !holds[before.kind].includes(place.block.kind)) return
+  if (!place || !before || !isContainer(before) || !mayHold(before.kind, place.block.kind)) return
   edit(store, { kind: 'move', block: place.block.id, parent: before.id, index: before.children.length })
 }
 
 /** Puts a new group around the selection, in its place. */
-export function groupSelection(store: ComposeStore): void {
+export function groupSelection(store: SessionStore): void {
   const state = store.getState()
   const place = selected(state)
-  if (!place || !holds.group.includes(place.block.kind)) return
+  if (!place || !mayHold('group', place.block.kind)) return
   const { parent, index } = positionOf(state.session.site, place)
   const group = newBlock('group', makeId)
   const made = editAll(store, `group ${blockName(place.block)}`, [

@@ -1,7 +1,8 @@
 import { useEffect } from 'react'
-import { inText } from './clipboard'
-import { COMMANDS, matches } from './commands'
-import { useCompose } from './context'
+import { inText } from '../ui/in-text'
+import { COMMANDS } from './commands'
+import { matches } from '../session/command'
+import { useSessionStore } from '../session/context'
 
 /** True where a key belongs to the part that has the focus: fields, lists that are open, dialogs. */
 function belongsElsewhere(event: KeyboardEvent): boolean {
@@ -14,7 +15,7 @@ function belongsElsewhere(event: KeyboardEvent): boolean {
 
 /** Runs commands by their keys. They do nothing while text is edited. */
 export function useKeys(): void {
-  const store = useCompose()
+  const store = useSessionStore()
   useEffect(() => {
     const onKeyDown = (event: KeyboardEvent) => {
       if (event.defaultPrevented || belongsElsewhere(event) || store.getState().words) return

@@ -1,20 +1,20 @@
 import { useEffect, useRef, useState } from 'react'
 import { rangeAt } from '#core/grid/columns'
-import { useComposeState } from './context'
+import { useSession } from '../session/context'
 import { EdgeDrag } from './edge-drag'
-import { type Box, boxOf, type StageView, useFrames } from './frames'
+import { type Box, boxOf, type StageView, useFrames } from '../live/frames'
 import { placeOfTab, TAB_HEIGHT, wordsNear } from './name-tab'
-import { blockName, selected } from './store'
+import { blockName, selected } from '../session/store'
 
 const ARM = 10
 
 /** Four corner marks, as a printer's crop marks, and a tab with the name. */
 export function Marks({ index }: { index: number }) {
   const frames = useFrames()
-  useComposeState((state) => state.layout)
-  const place = useComposeState(selected)
-  const editing = useComposeState((state) => state.words !== null)
-  const breakpoints = useComposeState((state) => state.session.site.breakpoints)
+  useSession((state) => state.layout)
+  const place = useSession(selected)
+  const editing = useSession((state) => state.words !== null)
+  const breakpoints = useSession((state) => state.session.site.breakpoints)
   const view = frames.get(index)
   if (!view || !place) return null
   const box = boxOf(view, place.block.id)

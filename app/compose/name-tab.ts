@@ -1,4 +1,4 @@
-import type { StageView, Box } from './frames'
+import type { StageView, Box } from '../live/frames'
 
 /** Size of the name on a selection, px of the screen. */
 export const TAB_HEIGHT = 18

@@ -1,21 +1,21 @@
 import { useRef, useState } from 'react'
-import { useCompose, useComposeState } from './context'
-import { blockAt, boxOf, useFrames } from './frames'
+import { useSessionStore, useSession } from '../session/context'
+import { blockAt, boxOf, useFrames } from '../live/frames'
 import { GridHatch } from './grid-hatch'
 import { Marks } from './marks'
 import { RowGaps } from './row-gaps'
 import { Distances } from './distances'
 import { useBlockDrag } from './block-drag'
-import { select } from './store'
+import { select } from '../session/store'
 import { useWordsEditor } from './words-editor'
 import { useDropPicture } from './picture-drop'
 
 /** What is drawn over a view, and what the pointer does there. */
 export function Overlay({ index, scale }: { index: number; scale: number }) {
-  const store = useCompose()
+  const store = useSessionStore()
   const frames = useFrames()
   const surface = useRef<HTMLDivElement>(null)
-  const words = useComposeState((state) => state.words)
+  const words = useSession((state) => state.words)
   const drag = useBlockDrag(index, surface)
   const drop = useDropPicture(index, surface)
   useWordsEditor(index)

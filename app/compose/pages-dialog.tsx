@@ -1,21 +1,21 @@
 import { ArrowDown, ArrowUp } from 'lucide-react'
 import { Dialog } from 'radix-ui'
 import { useNavigate } from 'react-router'
-import { brokenLinks } from '#core/checks/links'
+import { brokenLinks } from '#core/analysis/links'
 import { addressSchema } from '#core/site/schema'
 import { slug } from '#core/render/names'
 import { Button, IconButton } from '../ui/button'
 import { VerdictLine } from '../ui/verdict'
-import { useCompose, useComposeState } from './context'
+import { useSessionStore, useSession } from '../session/context'
 import { addPage, removePage, setAddress } from './pages'
-import { edit, pageOf, select } from './store'
+import { edit, pageOf, select } from '../session/store'
 
 /** The pages of the site: their order, names and addresses, whether navigation lists them, and links that lead nowhere. */
 export function PagesDialog({ onClose }: { onClose: () => void }) {
-  const store = useCompose()
+  const store = useSessionStore()
   const navigate = useNavigate()
-  const site = useComposeState((state) => state.session.site)
-  const here = useComposeState(pageOf)
+  const site = useSession((state) => state.session.site)
+  const here = useSession(pageOf)
   const broken = brokenLinks(site)
   const open = (id: string) => void navigate(`/sites/${store.getState().siteId}/pages/${id}/compose`)
   const field = 'h-[28px] min-w-0 rounded-2 border border-line-strong bg-field px-2'

@@ -1,11 +1,11 @@
 import type { Edit } from '#core/edits/index'
-import { linksAfterRename } from '#core/checks/links'
+import { linksAfterRename } from '#core/analysis/links'
 import { newPage } from '#core/site/defaults'
 import type { Page } from '#core/site/schema'
-import { type ComposeStore, edit, editAll, makeId } from './store'
+import { type SessionStore, edit, editAll, makeId } from '../session/store'
 
 /** Adds an empty page at the end of the site and opens it. */
-export function addPage(store: ComposeStore, open: (id: string) => void): void {
+export function addPage(store: SessionStore, open: (id: string) => void): void {
   const { site } = store.getState().session
   const taken = new Set(site.pages.map((one) => one.address))
   let n = site.pages.length + 1
@@ -15,14 +15,14 @@ export function addPage(store: ComposeStore, open: (id: string) => void): void {
 }
 
 /** Deletes a page and opens another, if it was open. Its words are kept unplaced. */
-export function removePage(store: ComposeStore, page: Page, open: (id: string) => void): void {
+export function removePage(store: SessionStore, page: Page, open: (id: string) => void): void {
   const { session, pageId } = store.getState()
   const next = session.site.pages.find((one) => one.id !== page.id)
   if (next && edit(store, { kind: 'page-remove', page: page.id }) && pageId === page.id) open(next.id)
 }
 
 /** Gives a page another address; links in words that name the old one follow it. */
-export function setAddress(store: ComposeStore, page: Page, address: string): void {
+export function setAddress(store: SessionStore, page: Page, address: string): void {
   const { site } = store.getState().session
   const edits: Edit[] = [{ kind: 'page-field', page: page.id, values: { address } }, ...linksAfterRename(site, page, address)]
   editAll(store, `address of ${page.name}`, edits)

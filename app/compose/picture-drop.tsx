@@ -1,40 +1,16 @@
 import { type DragEvent, type RefObject, useState } from 'react'
-import { toast } from 'sonner'
 import { newBlock } from '#core/blocks/defaults'
 import type { Edit } from '#core/edits/index'
-import type { Picture } from '#core/site/schema'
+import type { Picture } from '#core/picture/picture'
 import { findBlock } from '#core/site/tree'
 import { dropPlace } from './block-drag'
-import { useCompose } from './context'
-import { type Box, blockAt, boxOf, useFrames } from './frames'
-import { type ComposeStore, editAll, makeId } from './store'
-import { ask } from '../ui/ask'
-
-const MAX_PICTURE = 30 * 1024 * 1024
-
-/** Uploads a picture; `undefined`, with the reason shown, if the server refuses it. */
-export async function uploadPicture(siteId: string, file: File): Promise<Picture | undefined> {
-  if (file.size > MAX_PICTURE) {
-    toast.error(`"${file.name}" weighs ${(file.size / 1024 / 1024).toFixed(1)} MB. A picture may weigh 30 MB at most.`)
-    return undefined
-  }
-  const note = toast.loading(`Reading ${file.name}`)
-  const body = new FormData()
-  body.set('picture', file)
-  const answer = await ask<Omit<Picture, 'id'>>(`"${file.name}" was not uploaded`, `/sites/${siteId}/pictures`, {
-    method: 'POST',
-    body,
-  })
-  if ('problem' in answer) {
-    toast.error(answer.problem, { id: note })
-    return undefined
-  }
-  toast.dismiss(note)
-  return { ...answer, id: makeId() }
-}
+import { useSessionStore } from '../session/context'
+import { type Box, blockAt, boxOf, useFrames } from '../live/frames'
+import { type SessionStore, editAll, makeId } from '../session/store'
+import { uploadPicture } from '../session/upload-picture'
 
 /** The edits that put a picture into a picture block; one of the same bytes is not added twice. */
-export function pictureEdits(store: ComposeStore, picture: Picture, block: string): Edit[] {
+export function pictureEdits(store: SessionStore, picture: Picture, block: string): Edit[] {
   const known = store.getState().session.site.pictures.find((one) => one.hash === picture.hash)
   const set: Edit = { kind: 'field', block, field: 'picture', value: (known ?? picture).id }
   return known ? [set] : [{ kind: 'picture-add', picture }, set]
@@ -42,7 +18,7 @@ export function pictureEdits(store: ComposeStore, picture: Picture, block: strin
 
 /** Dropping of picture files on a view: onto a picture to change it, elsewhere to add one. */
 export function useDropPicture(index: number, surface: RefObject<HTMLDivElement | null>) {
-  const store = useCompose()
+  const store = useSessionStore()
   const frames = useFrames()
   const [line, setLine] = useState<Box | null>(null)
 

@@ -1,10 +1,10 @@
-import { useComposeState } from './context'
-import { boxOf, useFrames } from './frames'
+import { useSession } from '../session/context'
+import { boxOf, useFrames } from '../live/frames'
 
 /** Covers the space that only aligns the rows, so that it is not taken for a part of the page. */
 export function RowGaps({ index }: { index: number }) {
   const frames = useFrames()
-  useComposeState((state) => state.layout)
+  useSession((state) => state.layout)
   const view = frames.get(index)
   if (!view) return null
   return [...view.gaps].map(([id, gap]) => {

@@ -5,14 +5,14 @@ import { Copy, Eye, EyeOff, LayoutTemplate, MoreHorizontal, Pencil, Plus, Trash2
 import { DropdownMenu } from 'radix-ui'
 import { memo, useEffect, useRef, useState } from 'react'
 import { Link } from 'react-router'
-import { JOBS } from '#core/blocks/kinds'
-import type { Block, Section } from '#core/site/schema'
-import { hasWords, isContainer, walk } from '#core/site/tree'
-import { plainText } from '#core/site/words'
+import { JOBS } from '#core/blocks/section'
+import type { Block, Section } from '#core/blocks/index'
+import { hasWords, isContainer, walk } from '#core/blocks/tree'
+import { plainText } from '#core/values/words'
 import { ADDABLE } from './commands'
-import { useCompose, useComposeState } from './context'
+import { useSessionStore, useSession } from '../session/context'
 import { addBlock, addSection, deleteSelection, duplicateSelection, insertPlace } from './insert'
-import { blockName, edit, pageOf, select, selected } from './store'
+import { blockName, edit, pageOf, select, selected } from '../session/store'
 import { spanText } from './tray/figures'
 
 /** Slots of a section that have words, and slots in all. */
@@ -33,13 +33,13 @@ function leadOf(section: Section, language: string): string {
 
 /** The list of sections of the page, and the blocks of the one that is selected. */
 export function RunningOrder() {
-  const store = useCompose()
-  const page = useComposeState(pageOf)
-  const language = useComposeState((state) => state.session.site.language)
-  const place = useComposeState(selected)
+  const store = useSessionStore()
+  const page = useSession(pageOf)
+  const language = useSession((state) => state.session.site.language)
+  const place = useSession(selected)
   const open = place && (place.ancestors[0] ?? place.block).id
   const { siteId } = store.getState()
-  const unplaced = useComposeState((state) => state.session.site.unplaced.filter((one) => one.page === pageOf(state).id).length)
+  const unplaced = useSession((state) => state.session.site.unplaced.filter((one) => one.page === pageOf(state).id).length)
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
@@ -118,10 +118,10 @@ export function RunningOrder() {
 }
 
 function AddBlocks() {
-  const store = useCompose()
+  const store = useSessionStore()
   // The menu depends on the selection: only what can be put there is offered.
-  useComposeState((state) => state.selection)
-  const hasSections = useComposeState((state) => pageOf(state).sections.length > 0)
+  useSession((state) => state.selection)
+  const hasSections = useSession((state) => pageOf(state).sections.length > 0)
   const kinds = hasSections ? ADDABLE.filter((kind) => insertPlace(store.getState(), kind)) : []
   return (
     <AddMenu
@@ -183,7 +183,7 @@ type SectionItemProps = {
 }
 
 const SectionItem = memo(function SectionItem({ section, index, open, selection, language, lead }: SectionItemProps) {
-  const store = useCompose()
+  const store = useSessionStore()
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
     id: section.id,
   })
@@ -248,9 +248,9 @@ const BlockItem = memo(function BlockItem({
   depth: number
   selection: string | undefined
 }) {
-  const store = useCompose()
+  const store = useSessionStore()
   const chosen = block.id === selection
-  const span = useComposeState((state) => spanText(state, block))
+  const span = useSession((state) => spanText(state, block))
   return (
     <li>
       <button
@@ -275,7 +275,7 @@ const BlockItem = memo(function BlockItem({
 })
 
 function Rename({ block, onDone }: { block: Block; onDone: () => void }) {
-  const store = useCompose()
+  const store = useSessionStore()
   const take = (name: string) => {
     onDone()
     const trimmed = name.trim().slice(0, 80)
@@ -300,7 +300,7 @@ function Rename({ block, onDone }: { block: Block; onDone: () => void }) {
 }
 
 function SectionMenu({ section, onRename }: { section: Section; onRename: () => void }) {
-  const store = useCompose()
+  const store = useSessionStore()
   const on = (run: () => void) => () => {
     select(store, section.id)
     run()

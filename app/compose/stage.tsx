@@ -1,8 +1,8 @@
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
-import { useCompose, useComposeState } from './context'
-import { boxOf, FramesProvider, type Frames } from './frames'
-import { createViewRenderer } from './rendering'
-import { pageOf } from './store'
+import { useSessionStore, useSession } from '../session/context'
+import { boxOf, FramesProvider, type Frames } from '../live/frames'
+import { createViewRenderer } from '../live/rendering'
+import { pageOf } from '../session/store'
 import { View } from './view'
 
 /** Height of the captions over the views, px. */
@@ -29,17 +29,17 @@ const sameRows = (a: Rows, b: Rows) =>
 
 /** The views, side by side, their sections aligned row by row. */
 export function Stage() {
-  const store = useCompose()
-  const site = useComposeState((state) => state.session.site)
-  const page = useComposeState(pageOf)
-  const shown = useComposeState((state) => state.shown)
-  const zooms = useComposeState((state) => state.zooms)
+  const store = useSessionStore()
+  const site = useSession((state) => state.session.site)
+  const page = useSession(pageOf)
+  const shown = useSession((state) => state.shown)
+  const zooms = useSession((state) => state.zooms)
   const stage = useRef<HTMLDivElement>(null)
   const frames = useRef<Frames>(new Map())
   const [available, setAvailable] = useState(0)
   const [rows, setRows] = useState<Rows>({ tops: [], height: 400 })
   const [ready, setReady] = useState(0)
-  const wire = useComposeState((state) => state.wire)
+  const wire = useSession((state) => state.wire)
   const renderPage = useMemo(
     () => ({ finished: createViewRenderer(site.language), wire: createViewRenderer(site.language, 'wire') }),
     [site.language],
@@ -108,7 +108,7 @@ export function Stage() {
   useEffect(() => () => cancelAnimationFrame(pending.current), [])
 
   // A block that is selected elsewhere is brought into sight, below the captions.
-  const selection = useComposeState((state) => state.selection)
+  const selection = useSession((state) => state.selection)
   useEffect(() => {
     const view = frames.current.get(indexes[0]!)
     const box = selection === null || !view ? undefined : boxOf(view, selection)

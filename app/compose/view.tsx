@@ -1,9 +1,9 @@
 import { Frame as FrameIcon, Minus, Plus } from 'lucide-react'
 import { memo, useEffect, useRef } from 'react'
 import { rangeAt } from '#core/grid/columns'
-import { useCompose, useComposeState } from './context'
-import { createFrame, VIEW_DOCUMENT } from './frame'
-import { useFrames } from './frames'
+import { useSessionStore, useSession } from '../session/context'
+import { createFrame, VIEW_DOCUMENT } from '../live/frame'
+import { useFrames } from '../live/frames'
 import { Overlay } from './overlay'
 import type { Scope } from '#core/style/registry'
 
@@ -66,10 +66,10 @@ export const View = memo(function View({ index, width, scale, height, onReady, o
 })
 
 function Caption({ index, width, scale }: { index: number; width: number; scale: number }) {
-  const store = useCompose()
-  const breakpoints = useComposeState((state) => state.session.site.breakpoints)
-  const scope = useComposeState((state) => state.scope)
-  const wire = useComposeState((state) => state.wire.has(index))
+  const store = useSessionStore()
+  const breakpoints = useSession((state) => state.session.site.breakpoints)
+  const scope = useSession((state) => state.scope)
+  const wire = useSession((state) => state.wire.has(index))
   const breakpoint = breakpoints[rangeAt(breakpoints, width)]!
   const own: Scope = breakpoint.below === null ? 'base' : { below: breakpoint.id }
   const active = typeof scope === 'object' && scope.below === breakpoint.id

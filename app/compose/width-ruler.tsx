@@ -1,11 +1,11 @@
 import { scaleLinear } from 'd3-scale'
 import { Plus } from 'lucide-react'
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from 'react'
-import type { Breakpoint } from '#core/site/schema'
+import type { Breakpoint } from '#core/grid/breakpoint'
 import { IconButton } from '../ui/button'
-import { useCompose, useComposeState } from './context'
+import { useSessionStore, useSession } from '../session/context'
 import { GridSettings } from './grid-settings'
-import { edit, makeId } from './store'
+import { edit, makeId } from '../session/store'
 
 const LEAST = 320
 const MOST = 1920
@@ -53,9 +53,9 @@ export function WidthRuler() {
 type Axis = ((width: number) => number) & { invert: (x: number) => number }
 
 function Markers({ x }: { x: Axis }) {
-  const store = useCompose()
-  const views = useComposeState((state) => state.session.site.views)
-  const breakpoints = useComposeState((state) => state.session.site.breakpoints)
+  const store = useSessionStore()
+  const views = useSession((state) => state.session.site.views)
+  const breakpoints = useSession((state) => state.session.site.breakpoints)
   const setViews = (next: number[], gesture: string) => edit(store, { kind: 'site', field: 'views', value: next }, gesture)
   const setBreakpoints = (next: Breakpoint[], gesture: string) =>
     edit(store, { kind: 'site', field: 'breakpoints', value: next }, gesture)
@@ -177,8 +177,8 @@ function Marker({ at, x, label, className, children, onMove, onRemove }: MarkerP
 
 /** Adds a view in the widest gap between the present ones. */
 function AddView() {
-  const store = useCompose()
-  const views = useComposeState((state) => state.session.site.views)
+  const store = useSessionStore()
+  const views = useSession((state) => state.session.site.views)
   const add = () => {
     const stops = [LEAST, ...views, MOST].sort((a, b) => a - b)
     let best = 0

@@ -10,13 +10,14 @@ import { UndoRedo } from '@tiptap/extensions'
 import { useEffect } from 'react'
 import { nextBlock } from '#core/blocks/defaults'
 import { positionOf } from '#core/edits/edit'
-import { findBlock, hasWords } from '#core/site/tree'
-import { hrefSchema, type Mark, type Span } from '#core/site/words'
-import { fromMarked, type MarkedText, type MarkValue, toMarked } from '#core/site/words-marks'
-import { useCompose, useComposeState } from './context'
-import { useFrames } from './frames'
-import { EDITED } from './patch'
-import { type ComposeStore, edit, makeId, select, type WordsEditing } from './store'
+import { findBlock } from '#core/site/tree'
+import { hasWords } from '#core/blocks/tree'
+import { hrefSchema, type Mark, type Span } from '#core/values/words'
+import { fromMarked, type MarkedText, type MarkValue, toMarked } from '#core/values/words-marks'
+import { useSessionStore, useSession } from '../session/context'
+import { useFrames } from '../live/frames'
+import { EDITED } from '../live/patch'
+import { type SessionStore, edit, makeId, select, type WordsEditing } from '../session/store'
 
 /** A document of words alone: each block is one line of them. */
 const Line = Node.create({ name: 'doc', topNode: true, content: 'inline*' })
@@ -60,7 +61,7 @@ let open: Editor | null = null
 export const openEditor = (): Editor | null => open
 
 /** Enter: the words after the caret go into a new block below, which is edited next. */
-function split(store: ComposeStore, editor: Editor, block: string, view: number): void {
+function split(store: SessionStore, editor: Editor, block: string, view: number): void {
   const { session } = store.getState()
   const place = findBlock(session.site, block)
   if (!place || !hasWords(place.block)) return
@@ -94,9 +95,9 @@ function placeCaret(editor: Editor, caret: WordsEditing['caret']): void {
 
 /** Opens the words of a block for editing in place, in the view at `index`, while the state says so. */
 export function useWordsEditor(index: number): void {
-  const store = useCompose()
+  const store = useSessionStore()
   const frames = useFrames()
-  const block = useComposeState((state) => (state.words?.view === index ? state.words.block : null))
+  const block = useSession((state) => (state.words?.view === index ? state.words.block : null))
 
   useEffect(() => {
     const view = frames.get(index)

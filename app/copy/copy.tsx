@@ -1,9 +1,9 @@
 import { FileUp } from 'lucide-react'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { useCompose, useComposeState } from '../compose/context'
-import { pageOf } from '../compose/store'
-import { LivePage } from '../screen/live-page'
+import { useSessionStore, useSession } from '../session/context'
+import { pageOf } from '../session/store'
+import { LivePage } from '../live/live-page'
 import { SiteBar } from '../screen/site-bar'
 import { SiteScreen, type SiteScreenProps } from '../screen/site-screen'
 import { Button, buttonClass } from '../ui/button'
@@ -27,10 +27,10 @@ export function Copy(props: SiteScreenProps) {
 export type Looked = { block?: string; unplaced?: string; text: string }
 
 function Screen({ exportedRevision }: { exportedRevision: number | null }) {
-  const store = useCompose()
+  const store = useSessionStore()
   const { siteId } = store.getState()
-  const page = useComposeState(pageOf)
-  const firstLanguage = useComposeState((state) => state.session.site.language)
+  const page = useSession(pageOf)
+  const firstLanguage = useSession((state) => state.session.site.language)
   const [language, setLanguage] = useState(firstLanguage)
   const [looked, setLooked] = useState<Looked | null>(null)
   const [importing, setImporting] = useState(false)
@@ -75,7 +75,7 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
 type PageSideProps = { language: string; marked: string | undefined; onLook: (looked: Looked) => void }
 
 function PageSide({ language, marked, onLook }: PageSideProps) {
-  const views = useComposeState((state) => state.session.site.views)
+  const views = useSession((state) => state.session.site.views)
   const [shown, setShown] = useState<number | 'all'>(views[0] ?? 1280)
   const placing = usePlacing()
   const widths = shown === 'all' ? views : [shown]

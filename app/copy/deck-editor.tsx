@@ -10,10 +10,10 @@ import { deckOf } from '#core/deck/deck'
 import { deckLinks } from '#core/deck/links'
 import { MAX_DECK } from '#core/deck/parse'
 import { passageMarkdown } from '#core/deck/print'
-import { freshMemory } from '#core/deck/sense'
+import { freshMemory } from '#core/reconcile/sense'
 import type { Site } from '#core/site/schema'
-import { useCompose } from '../compose/context'
-import { pageOf, redo, undo } from '../compose/store'
+import { useSessionStore } from '../session/context'
+import { pageOf, redo, undo } from '../session/store'
 import type { Looked } from './copy'
 import { applyDeck, changesBetween, deckText, outlineOf, readText, sameDeck } from './deck-sync'
 import { DeckOutline } from './deck-outline'
@@ -91,7 +91,7 @@ type DeckEditorProps = { language: string; looked: Looked | null; onLook: (looke
 
 /** The copy deck as Markdown. What is typed goes to the page at once; what changes there comes back. */
 export function DeckEditor({ language, looked, onLook }: DeckEditorProps) {
-  const store = useCompose()
+  const store = useSessionStore()
   const host = useRef<HTMLDivElement>(null)
   const editor = useRef<EditorView | null>(null)
   const [text, setText] = useState(() => deckText(store.getState().session.site, language))

@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
-import { freshMemory } from '#core/deck/sense'
+import { freshMemory } from '#core/reconcile/sense'
 import { demoSite } from '#core/edits/edits.fixture'
-import { createComposeStore, undo } from '../compose/store'
+import { createSessionStore, undo } from '../session/store'
 import { applyDeck, changeBetween, changesBetween, deckText, outlineOf, readText, sameDeck } from './deck-sync'
 
 const site = demoSite()
@@ -34,7 +34,7 @@ test('blank lines are not the sense of a deck; words and headings are', () => {
 })
 
 test('what is typed in one go is one step of undo', () => {
-  const store = createComposeStore('s', site.pages[0]!.id, site, 0)
+  const store = createSessionStore('s', site.pages[0]!.id, site, 0)
   const text = deckText(site, 'en')
   let memory = freshMemory(site)
   for (const word of ['hat', 'hats', 'hats!']) {

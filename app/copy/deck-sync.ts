@@ -3,10 +3,10 @@ import { deckLinks } from '#core/deck/links'
 import { parseDeck } from '#core/deck/parse'
 import type { Deck } from '#core/deck/passage'
 import { printDeck } from '#core/deck/print'
-import { reconcile } from '#core/deck/reconcile'
-import { type DeckMemory, remember, senseOf } from '#core/deck/sense'
+import { reconcile } from '#core/reconcile/reconcile'
+import { type DeckMemory, remember, senseOf } from '#core/reconcile/sense'
 import type { Site } from '#core/site/schema'
-import { type ComposeStore, editAll, makeId } from '../compose/store'
+import { type SessionStore, editAll, makeId } from '../session/store'
 
 /** The deck of a site as the text of the editor. */
 export const deckText = (site: Site, language: string): string => printDeck(deckOf(site, language), deckLinks(site)).text
@@ -29,7 +29,7 @@ export const readText = (site: Site, text: string): Deck => parseDeck(text, deck
  * @returns what the editor remembers from then on
  */
 export function applyDeck(
-  store: ComposeStore,
+  store: SessionStore,
   deck: Deck,
   language: string,
   memory: DeckMemory,

@@ -1,4 +1,4 @@
-import { type DocumentHeading, HEADING_KINDS, type HeadingKind } from '#core/deck/levels'
+import { type DocumentHeading, HEADING_KINDS, type HeadingKind } from '#core/outlines/levels'
 import { Choice } from '../ui/choice'
 
 const NAMES: Record<HeadingKind, string> = { page: 'Page', section: 'Section', heading: 'Heading', entry: 'Entry' }

@@ -2,12 +2,12 @@ import { Dialog } from 'radix-ui'
 import { type ReactNode, useMemo, useState } from 'react'
 import { toast } from 'sonner'
 import { deckLinks } from '#core/deck/links'
-import { asDeckText, documentHeadings } from '#core/deck/levels'
+import { asDeckText, documentHeadings } from '#core/outlines/levels'
 import { sameName } from '#core/deck/names'
 import { MAX_DECK, parseDeck } from '#core/deck/parse'
-import { pageFor } from '#core/deck/match'
-import { useCompose, useComposeState } from '../compose/context'
-import { pageOf } from '../compose/store'
+import { pageFor } from '#core/reconcile/match'
+import { useSessionStore, useSession } from '../session/context'
+import { pageOf } from '../session/store'
 import { ask, type Asked } from '../ui/ask'
 import { Button } from '../ui/button'
 import { Choice } from '../ui/choice'
@@ -23,7 +23,7 @@ function readFile(siteId: string, file: File): Promise<Asked<{ text: string; for
 
 /** Brings a document of copy into the deck: a file or pasted text, with a say in where each of its pages goes. */
 export function ImportCopy({ language, onClose }: { language: string; onClose: () => void }) {
-  const store = useCompose()
+  const store = useSessionStore()
   const [text, setText] = useState('')
   const [name, setName] = useState('')
   const [foreign, setForeign] = useState(false)
@@ -90,8 +90,8 @@ type OutlinedProps = { text: string; foreign: boolean; children: (deckText: stri
 
 /** The headings of a document and what they are taken for; what is below goes by that. */
 function Outlined({ text, foreign, children }: OutlinedProps) {
-  const site = useComposeState((state) => state.session.site)
-  const page = useComposeState(pageOf)
+  const site = useSession((state) => state.session.site)
+  const page = useSession(pageOf)
   const suggested = useMemo(
     () => documentHeadings(text, { isPage: (name) => pageFor(site, name, page.id) !== undefined && name !== '', foreign }),
     [text, site, page.id, foreign],
@@ -109,9 +109,9 @@ function Outlined({ text, foreign, children }: OutlinedProps) {
 type DestinationsProps = { text: string; name: string; language: string; onClose: () => void }
 
 function Destinations({ text, name, language, onClose }: DestinationsProps) {
-  const store = useCompose()
-  const site = useComposeState((state) => state.session.site)
-  const page = useComposeState(pageOf)
+  const store = useSessionStore()
+  const site = useSession((state) => state.session.site)
+  const page = useSession(pageOf)
   const deck = useMemo(() => parseDeck(text, deckLinks(site)), [text, site])
   const strangers = deck.pages.filter((one) => one.name !== '' && !pageFor(site, one.name, page.id))
   // The first page of a document that knows none of the site's pages is most likely meant for the empty page at hand.

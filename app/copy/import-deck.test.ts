@@ -2,7 +2,7 @@ import { expect, test } from 'vitest'
 import { allWords, makeId } from '#core/deck/deck.fixture'
 import { demoSite } from '#core/edits/edits.fixture'
 import { newSite } from '#core/site/defaults'
-import { createComposeStore, undo } from '../compose/store'
+import { createSessionStore, undo } from '../session/store'
 import { deckText, readText } from './deck-sync'
 import { importDeck } from './import-deck'
 
@@ -10,7 +10,7 @@ const text = '# Autumn nights\n\n## Opening\n\n### Wrap up\n\n# Winter chart\n\n
 
 test('a document brings its pages and words in one step, and one undo brings back what was', () => {
   const site = newSite('New', makeId)
-  const store = createComposeStore('s', site.pages[0]!.id, site, 0)
+  const store = createSessionStore('s', site.pages[0]!.id, site, 0)
   expect(importDeck(store, readText(site, text), 'en', { 'Autumn nights': 'this', 'Winter chart': 'new' }, 'copy.md')).toBe(true)
   const now = store.getState().session.site
   expect(now.pages.map((page) => [page.name, page.address])).toEqual([
@@ -24,7 +24,7 @@ test('a document brings its pages and words in one step, and one undo brings bac
 
 test('words for pages that are not wanted are kept under their names', () => {
   const site = demoSite()
-  const store = createComposeStore('s', site.pages[0]!.id, site, 0)
+  const store = createSessionStore('s', site.pages[0]!.id, site, 0)
   importDeck(
     store,
     readText(site, text.replace('Autumn nights', 'Spring')),

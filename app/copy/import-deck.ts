@@ -1,11 +1,11 @@
 import { deckLinks } from '#core/deck/links'
 import type { Deck } from '#core/deck/passage'
-import { reconcile } from '#core/deck/reconcile'
+import { reconcile } from '#core/reconcile/reconcile'
 import { applyEdit, type Edit } from '#core/edits/index'
 import { slug } from '#core/render/names'
 import { newPage } from '#core/site/defaults'
 import type { Site } from '#core/site/schema'
-import { type ComposeStore, editAll, makeId } from '../compose/store'
+import { type SessionStore, editAll, makeId } from '../session/store'
 
 /** What becomes of a page of a document that the site does not have: the page at hand, a new page, or words without a page. */
 export type Destination = 'this' | 'new' | 'keep'
@@ -23,7 +23,7 @@ function freeAddress(site: Site, name: string): string {
  * @returns true if it was made
  */
 export function importDeck(
-  store: ComposeStore,
+  store: SessionStore,
   deck: Deck,
   language: string,
   destinations: Record<string, Destination>,

@@ -1,9 +1,10 @@
 import { Plus } from 'lucide-react'
 import { Popover } from 'radix-ui'
 import { useMemo, useState } from 'react'
-import { hasWords, walkPage } from '#core/site/tree'
+import { hasWords } from '#core/blocks/tree'
+import { walkPage } from '#core/site/tree'
 import type { Site } from '#core/site/schema'
-import { useComposeState } from '../compose/context'
+import { useSession } from '../session/context'
 import { Button, IconButton } from '../ui/button'
 
 /** Languages that some words of the site are in, its first language first. */
@@ -19,7 +20,7 @@ const nameOf = (tag: string) => new Intl.DisplayNames(['en'], { type: 'language'
 
 /** The language of the deck that is shown; another is begun by its tag. */
 export function LanguageChoice({ language, onChange }: { language: string; onChange: (language: string) => void }) {
-  const site = useComposeState((state) => state.session.site)
+  const site = useSession((state) => state.session.site)
   const [tag, setTag] = useState('')
   const [problem, setProblem] = useState('')
   const languages = useMemo(() => [...new Set([...languagesOf(site), language])], [site, language])

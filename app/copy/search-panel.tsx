@@ -1,14 +1,14 @@
 import { useMemo, useState } from 'react'
-import { replaceInDeck, searchDeck } from '#core/deck/search'
-import { useCompose, useComposeState } from '../compose/context'
-import { editAll } from '../compose/store'
+import { replaceInDeck, searchDeck } from '#core/reconcile/search'
+import { useSessionStore, useSession } from '../session/context'
+import { editAll } from '../session/store'
 import { Button } from '../ui/button'
 import type { Looked } from './copy'
 
 /** Search and replace over all words of the site, on its pages and unplaced. */
 export function SearchPanel({ language, onLook }: { language: string; onLook: (looked: Looked) => void }) {
-  const store = useCompose()
-  const site = useComposeState((state) => state.session.site)
+  const store = useSessionStore()
+  const site = useSession((state) => state.session.site)
   const [query, setQuery] = useState('')
   const [by, setBy] = useState('')
   const [matchCase, setMatchCase] = useState(false)

@@ -1,16 +1,16 @@
 import { toast } from 'sonner'
-import { placeAtHome, placeOn } from '#core/deck/place'
+import { placeAtHome, placeOn } from '#core/reconcile/place'
 import type { Edit } from '#core/edits/index'
-import { useCompose } from '../compose/context'
-import { type ComposeStore, editAll, makeId } from '../compose/store'
+import { useSessionStore } from '../session/context'
+import { type SessionStore, editAll, makeId } from '../session/store'
 
 /** The unplaced words that are being dragged; a drag within one window has one source. */
 let dragged: string | null = null
 
 function perform(
-  store: ComposeStore,
+  store: SessionStore,
   id: string,
-  make: (one: ReturnType<ComposeStore['getState']>['session']['site']['unplaced'][number]) => Edit[] | undefined,
+  make: (one: ReturnType<SessionStore['getState']>['session']['site']['unplaced'][number]) => Edit[] | undefined,
 ) {
   const one = store.getState().session.site.unplaced.find((other) => other.id === id)
   if (!one) return
@@ -21,7 +21,7 @@ function perform(
 
 /** Placing of unplaced words: by drag onto the page, or into the first slot that suits them. */
 export function usePlacing() {
-  const store = useCompose()
+  const store = useSessionStore()
   const siteOf = () => store.getState().session.site
   return {
     begin: (id: string) => (dragged = id),

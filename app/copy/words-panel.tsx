@@ -1,6 +1,6 @@
 import { GripVertical } from 'lucide-react'
 import { useDeferredValue, useMemo } from 'react'
-import { copyFindings, type CopySection } from '#core/checks/copy'
+import { copyFindings, type CopySection } from '#core/analysis/copy'
 import { deckOf } from '#core/deck/deck'
 import { fillerFor } from '#core/deck/filler'
 import { deckLinks } from '#core/deck/links'
@@ -10,9 +10,9 @@ import { slotsOf } from '#core/deck/slots'
 import type { Edit } from '#core/edits/index'
 import { deckRows, layOutDeck } from '#core/outlines/as-deck'
 import type { Site } from '#core/site/schema'
-import { plainText } from '#core/site/words'
-import { useCompose, useComposeState } from '../compose/context'
-import { editAll, makeId, pageOf } from '../compose/store'
+import { plainText } from '#core/values/words'
+import { useSessionStore, useSession } from '../session/context'
+import { editAll, makeId, pageOf } from '../session/store'
 import { VerdictLine } from '../ui/verdict'
 import type { Looked } from './copy'
 import { usePlacing } from './use-placing'
@@ -45,10 +45,10 @@ function fillerEdits(language: string, sections: Site['pages'][number]['sections
 
 /** Which words stand where: section by section, each passage with its slot, and what stands nowhere. */
 export function WordsPanel({ language, looked, onLook }: PanelProps) {
-  const store = useCompose()
+  const store = useSessionStore()
   // The page comes first; this panel follows when there is time.
-  const site = useDeferredValue(useComposeState((state) => state.session.site))
-  const page = useDeferredValue(useComposeState(pageOf))
+  const site = useDeferredValue(useSession((state) => state.session.site))
+  const page = useDeferredValue(useSession(pageOf))
   const deck = useMemo(() => deckOf(site, language), [site, language])
   const findings = useMemo(() => copyFindings(site, language), [site, language])
   const here = deck.pages.find((one) => one.page === page.id)
@@ -133,7 +133,7 @@ type SectionWordsProps = {
 }
 
 function SectionWords({ section, found, number, looked, onLook }: SectionWordsProps) {
-  const site = useComposeState((state) => state.session.site)
+  const site = useSession((state) => state.session.site)
   return (
     <section aria-label={section.name || 'Above all sections'} className="border-b border-line pb-1.5">
       <h3 className="flex items-baseline gap-2 px-3 pb-0.5 pt-2">

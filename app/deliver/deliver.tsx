@@ -2,14 +2,14 @@ import { Download } from 'lucide-react'
 import { useEffect, useRef, useState } from 'react'
 import { Link, useNavigate, useRevalidator } from 'react-router'
 import { toast } from 'sonner'
-import type { DeliverFinding } from '#core/checks/deliver'
+import type { PageFinding } from '#core/analysis/checks/index'
 import type { Page, Site } from '#core/site/schema'
 import { Button, buttonClass } from '../ui/button'
 import { stepsOf } from '../ui/steps'
 import { TopBar } from '../ui/top-bar'
-import { download } from './download'
+import { download } from '../files/download'
 import { exportSite } from './export-site'
-import { makeMockup } from './mockup'
+import { makeMockup } from '../files/mockup'
 
 export type DeliverProps = {
   siteId: string
@@ -21,7 +21,7 @@ export type DeliverProps = {
   texts: { file: string; text: string; bytes: number }[]
   pictures: string[]
   fonts: string[]
-  findings: DeliverFinding[]
+  findings: PageFinding[]
 }
 
 /** What is handed over, at the left; the page as it is handed over, at the right. */

@@ -1,4 +1,4 @@
-import { download } from './download'
+import { download } from '../files/download'
 
 type Progress = { made: number; of: number }
 

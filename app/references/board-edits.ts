@@ -2,8 +2,9 @@ import { freePlace } from '#core/board/snap'
 import type { PaletteColour } from '#core/colour/palette'
 import type { Edit } from '#core/edits/index'
 import type { BoardCard } from '#core/site/board'
-import type { Picture, Site } from '#core/site/schema'
-import { makeId } from '../compose/store'
+import type { Picture } from '#core/picture/picture'
+import type { Site } from '#core/site/schema'
+import { makeId } from '../session/store'
 
 /** Distance that cards keep from each other, px. */
 export const GAP = 16

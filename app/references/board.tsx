@@ -3,10 +3,10 @@ import { type DragEvent, type PointerEvent, useEffect, useRef, useState } from '
 import { SAMPLE } from '#core/type/sample'
 import { type SnapLine, boxAround, snap } from '#core/board/snap'
 import type { BoardCard } from '#core/site/board'
-import { inText } from '../compose/clipboard'
-import { useCompose, useComposeState } from '../compose/context'
-import { uploadPicture } from '../compose/picture-drop'
-import { edit, editAll, makeId } from '../compose/store'
+import { inText } from '../ui/in-text'
+import { useSessionStore, useSession } from '../session/context'
+import { uploadPicture } from '../session/upload-picture'
+import { edit, editAll, makeId } from '../session/store'
 import { Button } from '../ui/button'
 import { dropCards, GAP, newCard, pictureCard, putCards, withGroups } from './board-edits'
 import { Card } from './card'
@@ -25,8 +25,8 @@ type Drag = { ids: Set<string>; x: number; y: number; cards: BoardCard[]; gestur
 
 /** The references board: cards that stand where they are put, and snap to each other. */
 export function Board({ chosen, onChoose, picking, onPicked }: BoardProps) {
-  const store = useCompose()
-  const board = useComposeState((state) => state.session.site.board)
+  const store = useSessionStore()
+  const board = useSession((state) => state.session.site.board)
   const drag = useRef<Drag | null>(null)
   const [lines, setLines] = useState<SnapLine[]>([])
   const extent = board.length === 0 ? { x: 0, y: 0, width: 0, height: 0 } : boxAround(board)

@@ -2,16 +2,16 @@ import { Pipette } from 'lucide-react'
 import { useEffect, useState } from 'react'
 import type { PaletteColour } from '#core/colour/palette'
 import type { BoardCard } from '#core/site/board'
-import type { Picture } from '#core/site/schema'
+import type { Picture } from '#core/picture/picture'
 import { FAMILIES } from '#core/type/families'
-import { useCompose, useComposeState } from '../compose/context'
-import { edit, editAll, makeId } from '../compose/store'
+import { useSessionStore, useSession } from '../session/context'
+import { edit, editAll, makeId } from '../session/store'
 import { Button } from '../ui/button'
 import { Choice } from '../ui/choice'
 import { NumberField } from '../ui/number-field'
 import { Prose } from '../ui/prose'
 import { dropCards, paletteCards, putCards } from './board-edits'
-import { picturePalette } from './picture-palette'
+import { picturePalette } from '../colours/picture-palette'
 
 type CardPanelProps = {
   cards: readonly BoardCard[]
@@ -22,7 +22,7 @@ type CardPanelProps = {
 
 /** The chosen card, or the chosen cards: what is liked in it, and what can be had out of it. */
 export function CardPanel({ cards, onChoose, picking, onPick }: CardPanelProps) {
-  const store = useCompose()
+  const store = useSessionStore()
   const [card] = cards
   if (!card)
     return (
@@ -60,8 +60,8 @@ export function CardPanel({ cards, onChoose, picking, onPick }: CardPanelProps) 
 type OneProps = { card: BoardCard; picking: boolean; onPick: (picking: boolean) => void }
 
 function One({ card, picking, onPick }: OneProps) {
-  const store = useCompose()
-  const pictures = useComposeState((state) => state.session.site.pictures)
+  const store = useSessionStore()
+  const pictures = useSession((state) => state.session.site.pictures)
   const set = (values: Partial<BoardCard>, gesture?: string) =>
     edit(store, putCards([{ ...card, ...values } as BoardCard]), gesture)
   const picture = card.kind === 'picture' ? pictures.find((one) => one.id === card.picture) : undefined
@@ -120,7 +120,7 @@ function One({ card, picking, onPick }: OneProps) {
 }
 
 function Palette({ picture, caption }: { picture: Picture; caption: string }) {
-  const store = useCompose()
+  const store = useSessionStore()
   const [count, setCount] = useState(5)
   const [colours, setColours] = useState<PaletteColour[] | null>(null)
   const [problem, setProblem] = useState('')

@@ -1,8 +1,8 @@
 import { memo, type PointerEvent, useRef, useState } from 'react'
 import type { BoardCard } from '#core/site/board'
 import { fontStack } from '#core/type/families'
-import { useComposeState } from '../compose/context'
-import { EyeDropper } from './eye-dropper'
+import { useSession } from '../session/context'
+import { EyeDropper } from '../colours/eye-dropper'
 
 type CardProps = {
   card: BoardCard
@@ -72,7 +72,7 @@ export const Card = memo(function Card({ card, chosen, picking, onPicked, onGrab
 })
 
 function Face({ card, picking, onPicked }: { card: BoardCard; picking: boolean; onPicked: (hex: string) => void }) {
-  const pictures = useComposeState((state) => state.session.site.pictures)
+  const pictures = useSession((state) => state.session.site.pictures)
   const [failed, setFailed] = useState(false)
   switch (card.kind) {
     case 'picture': {

@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react'
 import { toast } from 'sonner'
-import type { Picture } from '#core/site/schema'
-import { useCompose } from '../compose/context'
-import { editAll, makeId } from '../compose/store'
+import type { Picture } from '#core/picture/picture'
+import { useSessionStore } from '../session/context'
+import { editAll, makeId } from '../session/store'
 import { pictureCard } from './board-edits'
 import { ask } from '../ui/ask'
 
@@ -10,7 +10,7 @@ type Found = { name: string; title: string; words: string[] }
 
 /** The local picture library: pictures found by words, put on the board with a press. */
 export function LibraryPanel() {
-  const store = useCompose()
+  const store = useSessionStore()
   const [query, setQuery] = useState('')
   const [found, setFound] = useState<Found[]>([])
   useEffect(() => {

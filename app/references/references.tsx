@@ -1,7 +1,7 @@
 import { Link } from 'react-router'
 import { useState } from 'react'
-import { useCompose, useComposeState } from '../compose/context'
-import { pageOf } from '../compose/store'
+import { useSessionStore, useSession } from '../session/context'
+import { pageOf } from '../session/store'
 import { SiteBar } from '../screen/site-bar'
 import { SiteScreen, type SiteScreenProps } from '../screen/site-screen'
 import { buttonClass } from '../ui/button'
@@ -21,10 +21,10 @@ export function References(props: SiteScreenProps) {
 const NOBODY: ReadonlySet<string> = new Set()
 
 function Screen({ exportedRevision }: { exportedRevision: number | null }) {
-  const store = useCompose()
+  const store = useSessionStore()
   const { siteId } = store.getState()
-  const page = useComposeState(pageOf)
-  const board = useComposeState((state) => state.session.site.board)
+  const page = useSession(pageOf)
+  const board = useSession((state) => state.session.site.board)
   const [chosen, setChosen] = useState<ReadonlySet<string>>(NOBODY)
   const [picking, setPicking] = useState(false)
   const cards = board.filter((one) => chosen.has(one.id))

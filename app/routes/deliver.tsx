@@ -1,6 +1,6 @@
 import { webFiles } from '#core/formats/web-files'
 import { pageFile } from '#core/render/own-links'
-import { findings } from '#core/checks/deliver'
+import { findings } from '#core/analysis/checks/index'
 import { store } from '#server/database'
 import { getSite } from '#server/sites'
 import { Deliver } from '../deliver/deliver'

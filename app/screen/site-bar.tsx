@@ -1,7 +1,7 @@
 import { Redo2, Undo2 } from 'lucide-react'
 import { type ReactNode, useDeferredValue } from 'react'
-import { useCompose, useComposeState } from '../compose/context'
-import { pageOf, redo, undo } from '../compose/store'
+import { useSessionStore, useSession } from '../session/context'
+import { pageOf, redo, undo } from '../session/store'
 import { IconButton } from '../ui/button'
 import { stepsOf } from '../ui/steps'
 import { TopBar } from '../ui/top-bar'
@@ -20,14 +20,14 @@ type SiteBarProps = {
 
 /** The top bar of a screen that edits a site: path, undo and redo, the screen's tools, and whether all is saved. */
 export function SiteBar({ screen, exportedRevision, onPages, tools, children }: SiteBarProps) {
-  const store = useCompose()
+  const store = useSessionStore()
   // What is complete may be shown a moment after what is typed.
-  const site = useDeferredValue(useComposeState((state) => state.session.site))
-  const page = useDeferredValue(useComposeState(pageOf))
+  const site = useDeferredValue(useSession((state) => state.session.site))
+  const page = useDeferredValue(useSession(pageOf))
   const { siteId } = store.getState()
-  const revision = useComposeState((state) => state.session.revision)
-  const undoStep = useComposeState((state) => state.undo.at(-1))
-  const redoStep = useComposeState((state) => state.redo.at(-1))
+  const revision = useSession((state) => state.session.revision)
+  const undoStep = useSession((state) => state.undo.at(-1))
+  const redoStep = useSession((state) => state.redo.at(-1))
   return (
     <TopBar
       siteName={site.name}
@@ -66,8 +66,8 @@ const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-dig
 
 /** Whether everything is on the server's disk. */
 function SaveState() {
-  const save = useComposeState((state) => state.save)
-  const unsent = useComposeState((state) => state.session.pending.length)
+  const save = useSession((state) => state.save)
+  const unsent = useSession((state) => state.session.pending.length)
   const text =
     save.kind === 'saved'
       ? save.at

@@ -1,14 +1,12 @@
 import { type ReactNode, useEffect, useState } from 'react'
 import type { Site } from '#core/site/schema'
-import { inText } from '../compose/clipboard'
-import { COMMANDS, matches } from '../compose/commands'
-import { ComposeProvider } from '../compose/context'
-import { redo, select, undo, createComposeStore } from '../compose/store'
-import { startSync } from '../compose/sync'
+import { inText } from '../ui/in-text'
+import { matches, UNDO_COMMANDS } from '../session/command'
+import { SessionProvider } from '../session/context'
+import { createSessionStore, select } from '../session/store'
+import { startSync } from '../session/sync'
 
 export type SiteScreenProps = { siteId: string; pageId: string; site: Site; revision: number; exportedRevision: number | null }
-
-const UNDO = COMMANDS.filter((one) => one.run === undo || one.run === redo)
 
 /** A screen that edits a site: its store, kept with the server; `keys` false where the screen has its own. */
 export function SiteScreen({
@@ -19,7 +17,7 @@ export function SiteScreen({
   keys = true,
   children,
 }: SiteScreenProps & { keys?: boolean; children: ReactNode }) {
-  const [store] = useState(() => createComposeStore(siteId, pageId, site, revision))
+  const [store] = useState(() => createSessionStore(siteId, pageId, site, revision))
   useEffect(() => startSync(store), [store])
   useEffect(() => {
     if (store.getState().pageId !== pageId) store.setState({ pageId, selection: null, words: null })
@@ -33,7 +31,7 @@ export function SiteScreen({
     if (!keys) return
     const onKeyDown = (event: KeyboardEvent) => {
       if (inText(event.target)) return
-      const command = UNDO.find((one) => matches(one, event))
+      const command = UNDO_COMMANDS.find((one) => matches(one, event))
       if (!command) return
       event.preventDefault()
       command.run(store)
@@ -41,5 +39,5 @@ export function SiteScreen({
     window.addEventListener('keydown', onKeyDown)
     return () => window.removeEventListener('keydown', onKeyDown)
   }, [store, keys])
-  return <ComposeProvider value={store}>{children}</ComposeProvider>
+  return <SessionProvider value={store}>{children}</SessionProvider>
 }

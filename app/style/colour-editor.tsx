@@ -1,13 +1,12 @@
 import { Trash2 } from 'lucide-react'
 import { HexColorInput } from 'react-colorful'
-import type { ColourUse } from '#core/colour/uses'
-import { USE_WORDS } from '#core/colour/uses'
-import { replaceRole } from '#core/colour/replace-role'
-import { USES } from '#core/site/looks'
-import type { StyleGuide } from '#core/site/style-guide'
-import { nameSchema } from '#core/style/values'
-import { useCompose } from '../compose/context'
-import { editAll } from '../compose/store'
+import { type ColourUse, USE_WORDS } from '#core/analysis/colour-uses'
+import { replaceRole } from '#core/analysis/replace-role'
+import { USES } from '#core/guide/looks'
+import type { StyleGuide } from '#core/guide/style-guide'
+import { nameSchema } from '#core/values/name'
+import { useSessionStore } from '../session/context'
+import { editAll } from '../session/store'
 import { IconButton } from '../ui/button'
 import { ChoiceIn } from './fields'
 import { ColourAxes } from './colour-axes'
@@ -23,7 +22,7 @@ type EditorProps = { role: Role; fixed: boolean; uses: ColourUse[]; onRenamed: (
 
 /** One colour role: its colour by lightness, chroma and hue, where it may come from, and what it is meant for. */
 export function ColourEditor({ role, fixed, uses, onRenamed }: EditorProps) {
-  const store = useCompose()
+  const store = useSessionStore()
   const { guide, site, set, attempt, forget } = useGuide()
   const { show, measured } = useShown()
   const withHex = (next: string) => guide.colours.map((one) => (one.role === role.role ? { ...one, hex: next } : one))
@@ -120,7 +119,7 @@ export function ColourEditor({ role, fixed, uses, onRenamed }: EditorProps) {
 
 /** Takes a role away; one that is used gives way to another first. */
 function Remove({ role, used, onRemoved }: { role: string; used: number; onRemoved: () => void }) {
-  const store = useCompose()
+  const store = useSessionStore()
   const { guide, site, set } = useGuide()
   const others = guide.colours.filter((one) => one.role !== role)
   if (used === 0)

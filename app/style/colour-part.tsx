@@ -1,6 +1,6 @@
 import { Lock, Plus } from 'lucide-react'
 import { useState } from 'react'
-import { brokenRules, colourUses } from '#core/colour/uses'
+import { brokenRules, colourUses } from '#core/analysis/colour-uses'
 import type { Site } from '#core/site/schema'
 import { IconButton } from '../ui/button'
 import { VerdictLine } from '../ui/verdict'

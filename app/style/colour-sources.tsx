@@ -5,9 +5,9 @@ import { harmonyOf, HARMONIES, type Harmony, rampOf } from '#core/colour/harmony
 import type { PaletteColour } from '#core/colour/palette'
 import { readColourList } from '#core/formats/colour-list'
 import type { Site } from '#core/site/schema'
-import { useComposeState } from '../compose/context'
-import { EyeDropper } from '../references/eye-dropper'
-import { picturePalette } from '../references/picture-palette'
+import { useSession } from '../session/context'
+import { EyeDropper } from '../colours/eye-dropper'
+import { picturePalette } from '../colours/picture-palette'
 import { Choice } from '../ui/choice'
 import { NumberField } from '../ui/number-field'
 import { Toggle } from './part'
@@ -83,7 +83,7 @@ const sourceOf = (picture: Site['pictures'][number]) =>
   `/pictures/${picture.hash}${picture.type === 'image/svg+xml' ? '' : '?w=1200'}`
 
 function FromPicture(taking: Taking) {
-  const pictures = useComposeState((state) => state.session.site.pictures)
+  const pictures = useSession((state) => state.session.site.pictures)
   const [id, setId] = useState(pictures[0]?.id ?? '')
   const [count, setCount] = useState(6)
   const [palette, setPalette] = useState<PaletteColour[]>([])
@@ -156,7 +156,7 @@ function FromPicture(taking: Taking) {
 }
 
 function FromBoard(taking: Taking) {
-  const board = useComposeState((state) => state.session.site.board)
+  const board = useSession((state) => state.session.site.board)
   const chips = board.filter((one) => one.kind === 'colour')
   if (chips.length === 0) return <p className="text-label text-ink-2">The references board has no colours yet.</p>
   return (

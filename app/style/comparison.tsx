@@ -1,9 +1,9 @@
 import { useState } from 'react'
-import { pairsOn } from '#core/colour/pairs'
+import { pairsOn } from '#core/analysis/contrast'
 import { currentOf, inDirection } from '#core/site/directions'
-import { useCompose, useComposeState } from '../compose/context'
-import { edit, pageOf } from '../compose/store'
-import { LivePage } from '../screen/live-page'
+import { useSessionStore, useSession } from '../session/context'
+import { edit, pageOf } from '../session/store'
+import { LivePage } from '../live/live-page'
 import { Button } from '../ui/button'
 import { Toggle } from './part'
 import { useShown } from './shown'
@@ -13,9 +13,9 @@ const LEAST = 2
 
 /** The same page in two to six directions side by side, scrolling together. */
 export function Comparison() {
-  const store = useCompose()
-  const site = useComposeState((state) => state.session.site)
-  const page = useComposeState(pageOf)
+  const store = useSessionStore()
+  const site = useSession((state) => state.session.site)
+  const page = useSession(pageOf)
   const { vision } = useShown()
   const [hidden, setHidden] = useState<ReadonlySet<string>>(new Set())
   const [width, setWidth] = useState(site.views[0]!)

@@ -1,9 +1,9 @@
 import { scaleLinear, scaleSqrt } from 'd3-scale'
 import { useState } from 'react'
-import { type Distinct, distinctValues, gatherings, mergeEdits } from '#core/style/consistency'
-import { VALUE_KINDS, type ValueKind } from '#core/style/values-in-use'
-import { useCompose } from '../compose/context'
-import { editAll } from '../compose/store'
+import { type Distinct, distinctValues, gatherings, mergeEdits } from '#core/analysis/consistency'
+import { VALUE_KINDS, type ValueKind } from '#core/analysis/values-in-use'
+import { useSessionStore } from '../session/context'
+import { editAll } from '../session/store'
 import { Button } from '../ui/button'
 import { Choice } from '../ui/choice'
 import { Part } from './part'
@@ -84,7 +84,7 @@ function Strip({ kind, values }: { kind: ValueKind; values: Distinct[] }) {
 
 /** Where one value stands, and another to put in its place everywhere. */
 function Uses({ kind, value, values, onMerged }: { kind: ValueKind; value: Distinct; values: Distinct[]; onMerged: () => void }) {
-  const store = useCompose()
+  const store = useSessionStore()
   const { site } = useGuide()
   const { show } = useShown()
   const properties = [...new Set(value.uses.map((one) => one.property.toLowerCase()))]
@@ -122,7 +122,7 @@ function Uses({ kind, value, values, onMerged }: { kind: ValueKind; value: Disti
 }
 
 function Gatherings() {
-  const store = useCompose()
+  const store = useSessionStore()
   const { site } = useGuide()
   const found = VALUE_KINDS.flatMap((kind) => gatherings(site, kind))
   if (found.length === 0) return null

@@ -2,8 +2,8 @@ import { ChevronDown, Columns2, Copy, Star, Trash2 } from 'lucide-react'
 import { DropdownMenu, Popover } from 'radix-ui'
 import { currentOf, type Direction, guideOf } from '#core/site/directions'
 import type { Site } from '#core/site/schema'
-import { useCompose, useComposeState } from '../compose/context'
-import { edit, makeId } from '../compose/store'
+import { useSessionStore, useSession } from '../session/context'
+import { edit, makeId } from '../session/store'
 import { Toggle } from './part'
 
 const ITEM =
@@ -16,7 +16,7 @@ type BarProps = { chosen: string; onChoose: (id: string) => void; showing: Showi
 
 /** The directions of the site as tabs; the current one has a dot. */
 export function DirectionsBar({ chosen, onChoose, showing, onShow }: BarProps) {
-  const site = useComposeState((state) => state.session.site)
+  const site = useSession((state) => state.session.site)
   const current = currentOf(site).id
   return (
     <div className="flex h-9 shrink-0 items-center gap-1 border-b border-line-strong px-3" role="group" aria-label="Directions">
@@ -52,7 +52,7 @@ export function DirectionsBar({ chosen, onChoose, showing, onShow }: BarProps) {
 }
 
 function Tools({ site, chosen, onChoose }: { site: Site; chosen: string; onChoose: (id: string) => void }) {
-  const store = useCompose()
+  const store = useSessionStore()
   const direction = site.directions.find((one) => one.id === chosen) ?? currentOf(site)
   const isCurrent = !direction.guide
   const duplicate = () => {
@@ -105,8 +105,8 @@ export function copyName(site: Site, name: string): string {
 
 /** Name, note and mood pictures of a direction. */
 function About({ direction }: { direction: Direction }) {
-  const store = useCompose()
-  const pictures = useComposeState((state) => state.session.site.pictures)
+  const store = useSessionStore()
+  const pictures = useSession((state) => state.session.site.pictures)
   const put = (values: Partial<Pick<Direction, 'name' | 'note' | 'mood'>>) =>
     edit(store, { kind: 'direction-field', direction: direction.id, values })
   return (

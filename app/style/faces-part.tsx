@@ -2,13 +2,13 @@ import { Plus, Trash2, Upload } from 'lucide-react'
 import { useRef, useState } from 'react'
 import { toast } from 'sonner'
 import { SAMPLE } from '#core/type/sample'
-import type { OwnFont } from '#core/site/fonts'
+import type { OwnFont } from '#core/type/own-font'
 import { walkPage } from '#core/site/tree'
-import { plainText } from '#core/site/words'
+import { plainText } from '#core/values/words'
 import { type Family, familiesOf, familyOf, fontStack, measuresOf, ownFamilyId } from '#core/type/families'
 import { pairingsFor } from '#core/type/pairing'
-import { useCompose } from '../compose/context'
-import { edit, makeId } from '../compose/store'
+import { useSessionStore } from '../session/context'
+import { edit, makeId } from '../session/store'
 import { Button, IconButton } from '../ui/button'
 import { Choice } from '../ui/choice'
 import { freeName } from './colour-part'
@@ -104,7 +104,7 @@ const FamilyChoice = ({ label, value, families, onChange }: FamilyChoiceProps) =
 )
 
 function UploadFont() {
-  const store = useCompose()
+  const store = useSessionStore()
   const input = useRef<HTMLInputElement>(null)
   const upload = async (file: File) => {
     const body = new FormData()
@@ -144,7 +144,7 @@ function UploadFont() {
 
 /** Fonts that were uploaded, each with what allows its use. */
 function OwnFonts() {
-  const store = useCompose()
+  const store = useSessionStore()
   const { site } = useGuide()
   if (site.fonts.length === 0) return null
   const put = (font: OwnFont) => edit(store, { kind: 'list', list: 'fonts', drop: [], put: [{ item: font }] })

@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react'
-import { ColourField } from '../compose/tray/colour-field'
-import { LengthField } from '../compose/tray/length-field'
+import { ColourField } from '../fields/colour-field'
+import { LengthField } from '../fields/length-field'
 import { Choice } from '../ui/choice'
 import { NumberField } from '../ui/number-field'
 import { Named } from './part'

@@ -7,11 +7,11 @@ import { designTokens, isOwnTokens, readDesignTokens } from '#core/formats/desig
 import { isToBeAsked, surveyTokens } from '#core/formats/token-survey'
 import { slug } from '#core/render/names'
 import { currentOf } from '#core/site/directions'
-import { nameSchema } from '#core/style/values'
-import { download } from '../deliver/download'
-import { makePng } from '../deliver/mockup'
+import { nameSchema } from '#core/values/name'
+import { download } from '../files/download'
+import { makePng } from '../files/mockup'
 import { Button, buttonClass } from '../ui/button'
-import { useCompose } from '../compose/context'
+import { useSessionStore } from '../session/context'
 import { freeName } from './colour-part'
 import { Heading, Part } from './part'
 import { TokensDialog } from './tokens-dialog'
@@ -21,7 +21,7 @@ const WIDTH = 1280
 
 /** The guide as files: design tokens, custom properties, a list of colours, a page for the client. */
 export function FilesPart({ number }: { number: number }) {
-  const store = useCompose()
+  const store = useSessionStore()
   const { site, page, guide, direction, setAll } = useGuide()
   const input = useRef<HTMLInputElement>(null)
   const name = slug(`${site.name} ${currentOf(site).name}`)

@@ -1,13 +1,13 @@
 import { useMemo, useState } from 'react'
-import { firstGuides, type FirstGuide } from '#core/guides/first-guides'
-import { pairsOn } from '#core/colour/pairs'
-import { isSame } from '#core/site/equal'
+import { firstGuides, type FirstGuide } from '#core/first-guides/first-guides'
+import { pairsOn } from '#core/analysis/contrast'
+import { isSame } from '#core/values/equal'
 import { DEFAULT_GUIDE } from '#core/site/defaults'
 import type { Site } from '#core/site/schema'
 import type { Edit } from '#core/edits/index'
-import { useCompose, useComposeState } from '../compose/context'
-import { editAll, makeId, pageOf } from '../compose/store'
-import { LivePage } from '../screen/live-page'
+import { useSessionStore, useSession } from '../session/context'
+import { editAll, makeId, pageOf } from '../session/store'
+import { LivePage } from '../live/live-page'
 import { Button } from '../ui/button'
 import { copyName } from './directions-bar'
 import { Toggle } from './part'
@@ -17,11 +17,11 @@ export const isUnstyled = ({ guide, directions }: Site): boolean => directions.l
 
 /** Six whole guides to begin with, on the site's own page; one press makes any of them a direction. */
 export function FirstGuides({ onTaken }: { onTaken: (direction: string) => void }) {
-  const store = useCompose()
-  const page = useComposeState(pageOf)
+  const store = useSessionStore()
+  const page = useSession(pageOf)
   // Worked out once: they follow from the brief and the board, which do not change here.
   const [guides] = useState(() => firstGuides(store.getState().session.site))
-  const site = useComposeState((state) => state.session.site)
+  const site = useSession((state) => state.session.site)
   const [width, setWidth] = useState(site.views[0]!)
   const [top, setTop] = useState<number>()
   const empty = page.sections.length === 0
@@ -68,8 +68,8 @@ type PlateProps = {
 }
 
 function Plate({ one, width, specimen, top, onScroll, onTake }: PlateProps) {
-  const site = useComposeState((state) => state.session.site)
-  const page = useComposeState(pageOf)
+  const site = useSession((state) => state.session.site)
+  const page = useSession(pageOf)
   const { guide } = one
   const least = useMemo(() => {
     const { pairs } = pairsOn({ ...site, guide }, page)

@@ -1,9 +1,9 @@
 import { useState } from 'react'
 import { columnWidth } from '#core/grid/columns'
 import { FLUID_CONTAINER, GRID_PRESETS, solveGrid, type WholeGrid } from '#core/grid/solve'
-import type { Breakpoint } from '#core/site/schema'
-import { useCompose, useComposeState } from '../compose/context'
-import { edit } from '../compose/store'
+import type { Breakpoint } from '#core/grid/breakpoint'
+import { useSessionStore, useSession } from '../session/context'
+import { edit } from '../session/store'
 import { Button } from '../ui/button'
 import { NumberField } from '../ui/number-field'
 import { NumberIn } from './fields'
@@ -19,9 +19,9 @@ const MEASURES: { name: Measure; label: string; least: number; most: number; uni
 
 /** The column grid below each breakpoint, by known arithmetic or by a solver for whole px. */
 export function GridPart({ number }: { number: number }) {
-  const store = useCompose()
-  const breakpoints = useComposeState((state) => state.session.site.breakpoints)
-  const views = useComposeState((state) => state.session.site.views)
+  const store = useSessionStore()
+  const breakpoints = useSession((state) => state.session.site.breakpoints)
+  const views = useSession((state) => state.session.site.views)
   const change = (index: number, values: Partial<Breakpoint>) =>
     edit(store, {
       kind: 'site',

@@ -1,6 +1,6 @@
 import { Popover } from 'radix-ui'
-import type { ButtonKind } from '#core/site/looks'
-import { IconFinder, IconShape } from '../compose/tray/icon-finder'
+import type { ButtonKind } from '#core/guide/looks'
+import { IconFinder, IconShape } from '../fields/icon-finder'
 import { Toggle } from './part'
 
 type Icon = NonNullable<ButtonKind['icon']>

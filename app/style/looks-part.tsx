@@ -1,5 +1,5 @@
 import { Plus, Trash2 } from 'lucide-react'
-import type { CardLook, Looks } from '#core/site/looks'
+import type { CardLook, Looks } from '#core/guide/looks'
 import { walkPage } from '#core/site/tree'
 import { Button, IconButton } from '../ui/button'
 import { ChoiceIn, ColourIn, LengthIn, NumberIn } from './fields'

@@ -1,9 +1,9 @@
 import { useRef } from 'react'
-import { sharedClass } from '#core/render/shared-class'
+import { typeRoleOf } from '#core/blocks/index'
 import type { Page, Site } from '#core/site/schema'
 import { walkPage } from '#core/site/tree'
-import type { Frame } from '../compose/frame'
-import { LivePage } from '../screen/live-page'
+import type { Frame } from '../live/frame'
+import { LivePage } from '../live/live-page'
 
 /** One use of a type role in a view: px of its size and of its box, and its lines. */
 export type TypeBox = { role: string; block: string; size: number; width: number; lines: number }
@@ -22,13 +22,6 @@ function linesOf(node: Element): number {
   return tops.size
 }
 
-const roleOf = (site: Site, block: Parameters<typeof sharedClass>[0]): string =>
-  block.kind === 'button'
-    ? (site.guide.buttons.find((one) => one.name === block.look)?.type ?? 'button')
-    : block.kind === 'field'
-      ? 'label'
-      : sharedClass(block) || 'body'
-
 function typesIn(frame: Frame, site: Site, page: Page): TypeBox[] {
   const found: TypeBox[] = []
   for (const block of walkPage(page)) {
@@ -37,7 +30,7 @@ function typesIn(frame: Frame, site: Site, page: Page): TypeBox[] {
     if (!node || node.hasAttribute('data-empty')) continue
     const { fontSize, paddingLeft, paddingRight } = frame.document.defaultView!.getComputedStyle(node)
     found.push({
-      role: roleOf(site, block),
+      role: typeRoleOf(block, site.guide),
       block: block.id,
       size: Number.parseFloat(fontSize),
       width: node.clientWidth - Number.parseFloat(paddingLeft) - Number.parseFloat(paddingRight),

@@ -3,8 +3,8 @@ import { createRoot, type Root } from 'react-dom/client'
 import { demoSite } from '#core/edits/edits.fixture'
 import { inDirection } from '#core/site/directions'
 import type { Site } from '#core/site/schema'
-import { ComposeProvider, GuideProvider } from '../compose/context'
-import { type ComposeStore, createComposeStore } from '../compose/store'
+import { SessionProvider, GuideProvider } from '../session/context'
+import { type SessionStore, createSessionStore } from '../session/store'
 import type { Measured } from './measures'
 import { ShownProvider } from './shown'
 import { ChosenDirection } from './use-guide'
@@ -22,7 +22,7 @@ Object.assign(Element.prototype, { scrollIntoView() {}, hasPointerCapture: () =>
 
 export type Stage = {
   host: HTMLElement
-  store: ComposeStore
+  store: SessionStore
   site: () => Site
   /** Blocks that were asked to be shown on the page. */
   shown: (string | null)[]
@@ -49,7 +49,7 @@ export function stage(
   part: ReactNode,
   { site = demoSite(), direction = 'lamplight', measured }: { site?: Site; direction?: string; measured?: Measured } = {},
 ): Stage {
-  const store = createComposeStore('site', site.pages[0]!.id, site, 0)
+  const store = createSessionStore('site', site.pages[0]!.id, site, 0)
   const shown: (string | null)[] = []
   const host = document.createElement('div')
   document.body.append(host)
@@ -58,7 +58,7 @@ export function stage(
   const draw = () =>
     act(() =>
       root.render(
-        <ComposeProvider value={store}>
+        <SessionProvider value={store}>
           <ChosenDirection value={direction}>
             <GuideProvider value={inDirection(siteNow(), direction).guide}>
               <ShownProvider value={{ show: (block) => shown.push(block), vision: null, setVision: () => undefined, measured }}>
@@ -66,7 +66,7 @@ export function stage(
               </ShownProvider>
             </GuideProvider>
           </ChosenDirection>
-        </ComposeProvider>,
+        </SessionProvider>,
       ),
     )
   draw()

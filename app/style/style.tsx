@@ -2,9 +2,9 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import { filterValues, VISIONS, type Vision } from '#core/colour/vision'
 import { currentOf, inDirection } from '#core/site/directions'
-import { GuideProvider, useCompose, useComposeState } from '../compose/context'
-import { pageOf } from '../compose/store'
-import { LivePage } from '../screen/live-page'
+import { GuideProvider, useSessionStore, useSession } from '../session/context'
+import { pageOf } from '../session/store'
+import { LivePage } from '../live/live-page'
 import { SiteBar } from '../screen/site-bar'
 import { SiteScreen, type SiteScreenProps } from '../screen/site-screen'
 import { buttonClass } from '../ui/button'
@@ -27,10 +27,10 @@ export function Style(props: SiteScreenProps) {
 }
 
 function Screen({ exportedRevision }: { exportedRevision: number | null }) {
-  const store = useCompose()
+  const store = useSessionStore()
   const { siteId } = store.getState()
-  const whole = useComposeState((state) => state.session.site)
-  const page = useComposeState(pageOf)
+  const whole = useSession((state) => state.session.site)
+  const page = useSession(pageOf)
   const [asked, setAsked] = useState<string | null>(null)
   const [showing, setShowing] = useState<Showing>(() => (isUnstyled(store.getState().session.site) ? 'first' : 'page'))
   const [marked, setMarked] = useState<string | null>(null)
@@ -74,8 +74,8 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
 
 /** The live page at one width or at all, or the specimen page. */
 function Pages({ direction, marked }: { direction: string; marked: string | null }) {
-  const views = useComposeState((state) => state.session.site.views)
-  const name = useComposeState((state) => state.session.site.directions.find((one) => one.id === direction)?.name ?? '')
+  const views = useSession((state) => state.session.site.views)
+  const name = useSession((state) => state.session.site.directions.find((one) => one.id === direction)?.name ?? '')
   const [width, setWidth] = useState<number | 'all'>(views[0]!)
   const [specimen, setSpecimen] = useState(false)
   const { vision } = useShown()

@@ -1,5 +1,5 @@
 import { scaleLinear } from 'd3-scale'
-import { sizeOf } from '#core/type/roles'
+import { sizeOf } from '#core/guide/type-roles'
 import { pxAt } from '#core/type/measure'
 import { useGuide } from './use-guide'
 

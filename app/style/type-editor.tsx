@@ -1,6 +1,6 @@
-import type { TypeRole } from '#core/site/style-guide'
+import type { TypeRole } from '#core/guide/style-guide'
 import { familyOf } from '#core/type/families'
-import { leadingOf, sizeOf } from '#core/type/roles'
+import { leadingOf, sizeOf } from '#core/guide/type-roles'
 import { pxAt } from '#core/type/measure'
 import { ChoiceIn, LengthIn, NumberIn } from './fields'
 import { Named, Toggle } from './part'

@@ -2,10 +2,10 @@ import { createContext, useContext } from 'react'
 import { guideEdits } from '#core/edits/guide'
 import { currentOf, inDirection } from '#core/site/directions'
 import type { Page, Site } from '#core/site/schema'
-import type { StyleGuide } from '#core/site/style-guide'
-import { useCompose, useComposeState } from '../compose/context'
-import { edit, editAll, pageOf } from '../compose/store'
-import { forgetTries, tryGuide } from '../screen/live-tokens'
+import type { StyleGuide } from '#core/guide/style-guide'
+import { useSessionStore, useSession } from '../session/context'
+import { edit, editAll, pageOf } from '../session/store'
+import { forgetTries, tryGuide } from '../live/live-tokens'
 
 const ChosenContext = createContext<string | null>(null)
 /** The direction whose guide is worked on; the current one, if none is chosen. */
@@ -28,12 +28,12 @@ export type GuideAccess = {
 
 /** The style guide that is worked on, and the ways to change it. */
 export function useGuide(): GuideAccess {
-  const store = useCompose()
-  const whole = useComposeState((state) => state.session.site)
+  const store = useSessionStore()
+  const whole = useSession((state) => state.session.site)
   const chosen = useContext(ChosenContext)
   const direction = whole.directions.some((one) => one.id === chosen) ? chosen! : currentOf(whole).id
   const site = inDirection(whole, direction)
-  const page = useComposeState(pageOf)
+  const page = useSession(pageOf)
   return {
     direction,
     site,

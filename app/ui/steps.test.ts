@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { withColour } from '#core/colour/repairs'
+import { withColour } from '#core/analysis/contrast-repairs'
 import { demoSite } from '#core/edits/edits.fixture'
 import { applyEdit, type Edit } from '#core/edits/index'
 import { newSection } from '#core/blocks/defaults'

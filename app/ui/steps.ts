@@ -1,10 +1,10 @@
-import { copyFindings } from '#core/checks/copy'
-import { pairsOn } from '#core/colour/pairs'
-import { brokenRules } from '#core/colour/uses'
-import { visibleBlocks } from '#core/brief/targets'
+import { copyFindings } from '#core/analysis/copy'
+import { pairsOn } from '#core/analysis/contrast'
+import { brokenRules } from '#core/analysis/colour-uses'
+import { visibleBlocks } from '#core/analysis/visible'
 import type { Page, Site } from '#core/site/schema'
-import { hasWords } from '#core/site/tree'
-import { plainText } from '#core/site/words'
+import { hasWords } from '#core/blocks/tree'
+import { plainText } from '#core/values/words'
 
 /** One of the things that a step of the path asks for, in words, and whether it is there. */
 export type Condition = { what: string; met: boolean }

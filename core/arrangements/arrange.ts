@@ -1,6 +1,8 @@
-import type { MakeId } from '#core/site/ids'
-import type { Block, Breakpoint, Section } from '#core/site/schema'
-import { isContainer, withNewIds } from '#core/site/tree'
+import type { MakeId } from '#core/values/ids'
+import type { Block, Section } from '#core/blocks/index'
+import type { Breakpoint } from '#core/grid/breakpoint'
+import { isContainer } from '#core/blocks/tree'
+import { withNewIds } from '#core/site/tree'
 import type { Style, StyleValues } from '#core/style/registry'
 import type { Arrangement } from './build'
 

@@ -1,9 +1,9 @@
 import { newBlock } from '#core/blocks/defaults'
-import type { JOBS } from '#core/blocks/kinds'
-import type { BlockKind } from '#core/site/kinds'
-import type { Block, BlockOf, Section } from '#core/site/schema'
+import type { JOBS } from '#core/blocks/section'
+import type { Block, BlockKind, BlockOf, Section } from '#core/blocks/index'
 import type { StyleValues } from '#core/style/registry'
-import { role, token } from '#core/style/values'
+import { role } from '#core/values/colour'
+import { token } from '#core/values/length'
 
 export type Job = (typeof JOBS)[number]
 

@@ -1,10 +1,11 @@
 import { slotsOf } from '#core/deck/slots'
-import type { MakeId } from '#core/site/ids'
-import type { Link } from '#core/site/link'
-import type { Role } from '#core/site/passage'
-import type { Block, BlockOf, Container, Section, WordBlock } from '#core/site/schema'
-import { isContainer, walk, withNewIds } from '#core/site/tree'
-import type { Words } from '#core/site/words'
+import type { MakeId } from '#core/values/ids'
+import type { Link } from '#core/values/link'
+import type { Role } from '#core/values/passage-role'
+import type { Block, BlockOf, Container, Section, WordBlock } from '#core/blocks/index'
+import { isContainer, walk } from '#core/blocks/tree'
+import { withNewIds } from '#core/site/tree'
+import type { Words } from '#core/values/words'
 
 /** Words that are to be placed, in every language that they have. */
 export type Placeable = {

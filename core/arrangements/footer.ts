@@ -1,4 +1,5 @@
-import { role, token } from '#core/style/values'
+import { role } from '#core/values/colour'
+import { token } from '#core/values/length'
 import { type Arrangement, band, column, entries, grid, heading, link, nav, text, entry } from './build'
 
 const small = { type: 'small' }

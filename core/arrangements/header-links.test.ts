@@ -5,9 +5,11 @@ import { slotsOf } from '#core/deck/slots'
 import { applyEdit, type Edit } from '#core/edits/index'
 import { newSite } from '#core/site/defaults'
 import type { Unplaced } from '#core/site/passage'
-import type { BlockOf, Site } from '#core/site/schema'
-import { findBlock, walk } from '#core/site/tree'
-import { plainText } from '#core/site/words'
+import type { BlockOf } from '#core/blocks/index'
+import type { Site } from '#core/site/schema'
+import { findBlock } from '#core/site/tree'
+import { walk } from '#core/blocks/tree'
+import { plainText } from '#core/values/words'
 
 const start = newSite('Ferry Lane Boatyard', makeId)
 const page = start.pages[0]!

@@ -1,7 +1,8 @@
 import { sameName } from '#core/deck/names'
-import type { BlockOf, Section, Site } from '#core/site/schema'
-import { isContainer, walk } from '#core/site/tree'
-import { plainText } from '#core/site/words'
+import type { BlockOf, Section } from '#core/blocks/index'
+import type { Site } from '#core/site/schema'
+import { isContainer, walk } from '#core/blocks/tree'
+import { plainText } from '#core/values/words'
 import type { Placeable } from './fill'
 
 type From = Placeable & { from?: string | undefined }

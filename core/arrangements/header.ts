@@ -1,4 +1,4 @@
-import { token } from '#core/style/values'
+import { token } from '#core/values/length'
 import { type Arrangement, band, call, type Look, link, nav, ruled } from './build'
 
 const AIR: Look = { paddingTop: token('space-4'), paddingBottom: token('space-4'), align: 'center', rowGap: token('space-3') }

@@ -1,4 +1,5 @@
-import { role, token } from '#core/style/values'
+import { role } from '#core/values/colour'
+import { token } from '#core/values/length'
 import { type Arrangement, backdrop, band, call, column, eyebrow, field, form, group, heading, lead, picture } from './build'
 
 const words = (first = 1) => [eyebrow(), heading(first), lead({ spaceAfter: token('space-6') }), call()]

@@ -1,4 +1,4 @@
-import { token } from '#core/style/values'
+import { token } from '#core/values/length'
 import {
   across,
   type Arrangement,

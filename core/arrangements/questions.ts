@@ -1,4 +1,5 @@
-import { role, token } from '#core/style/values'
+import { role } from '#core/values/colour'
+import { token } from '#core/values/length'
 import { type Arrangement, band, call, column, eyebrow, grid, heading, text, ruled, entry } from './build'
 
 /** Questions and their answers, all of them open to be read. */

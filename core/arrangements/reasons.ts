@@ -1,4 +1,4 @@
-import { token } from '#core/style/values'
+import { token } from '#core/values/length'
 import { type Arrangement, band, column, entries, eyebrow, grid, heading, icon, lead, text, ruled, entry } from './build'
 
 const head = (span: number) => column({ name: 'Head', span, middle: { span: 8 } }, [eyebrow(), heading(2), lead()])

@@ -1,4 +1,4 @@
-import { token } from '#core/style/values'
+import { token } from '#core/values/length'
 import { type Arrangement, band, call, column, eyebrow, heading, lead, picture, quote, source, text, ruled } from './build'
 
 /** Story: how it came about, or how it goes. */

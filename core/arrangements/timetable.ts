@@ -1,4 +1,5 @@
-import { role, token } from '#core/style/values'
+import { role } from '#core/values/colour'
+import { token } from '#core/values/length'
 import { across, type Arrangement, band, column, entries, eyebrow, grid, heading, lead, text, ruled, entry } from './build'
 
 /** Timetable: when things happen. The time stands in the eyebrow of each entry. */

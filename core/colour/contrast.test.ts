@@ -1,9 +1,9 @@
 import { expect, test } from 'vitest'
 import { demoSite } from '#core/edits/edits.fixture'
 import { walkPage } from '#core/site/tree'
-import { plainText } from '#core/site/words'
+import { plainText } from '#core/values/words'
 import { contrast, hexOf } from './contrast'
-import { contrastOfBlock } from './pairs'
+import { contrastOfBlock } from '#core/analysis/contrast'
 
 test('the ratios that WCAG gives for its own examples', () => {
   expect(contrast('#000000', '#ffffff')).toBeCloseTo(21, 5)

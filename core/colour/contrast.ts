@@ -1,9 +1,8 @@
 import { wcagContrast } from 'culori'
-import type { Site } from '#core/site/schema'
-import type { Colour } from '#core/style/values'
+import type { Colour } from '#core/values/colour'
 
 /** A colour as #rrggbb, its role looked up; `undefined` for a role that the guide has not. */
-export function hexOf(colour: Colour, roles: Site['guide']['colours']): string | undefined {
+export function hexOf(colour: Colour, roles: readonly { role: string; hex: string }[]): string | undefined {
   return 'hex' in colour ? colour.hex : roles.find((one) => one.role === colour.role)?.hex
 }
 

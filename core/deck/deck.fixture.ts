@@ -1,13 +1,14 @@
-import { idMaker } from '#core/site/ids'
+import { idMaker } from '#core/values/ids'
 import type { Site } from '#core/site/schema'
 import { applyEdit, type Edit } from '#core/edits/index'
-import { hasWords, walkPage } from '#core/site/tree'
-import { plainText } from '#core/site/words'
+import { hasWords } from '#core/blocks/tree'
+import { walkPage } from '#core/site/tree'
+import { plainText } from '#core/values/words'
 import { deckOf } from './deck'
 import { deckLinks } from './links'
 import { parseDeck } from './parse'
 import { printDeck } from './print'
-import { reconcile, type ReconcileOptions } from './reconcile'
+import { reconcile, type ReconcileOptions } from '#core/reconcile/reconcile'
 
 let state = 7
 export const makeId = idMaker(() => ((state = (state * 16807) % 2147483647), state / 2147483647))

@@ -2,15 +2,15 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { newSite } from '#core/site/defaults'
 import { demoSite } from '#core/edits/edits.fixture'
-import { ROLES, type Role } from '#core/site/passage'
-import { plainText, type Span } from '#core/site/words'
+import { ROLES, type Role } from '#core/values/passage-role'
+import { plainText, type Span } from '#core/values/words'
 import { allWords, makeId, textOf, withDeck } from './deck.fixture'
 import { deckOf } from './deck'
 import { deckLinks } from './links'
 import { parseDeck } from './parse'
 import type { Deck, Passage } from './passage'
 import { printDeck } from './print'
-import { wordsAs } from './reconcile'
+import { wordsAs } from '#core/reconcile/reconcile'
 
 const empty = newSite('Empty', makeId)
 const links = deckLinks(empty)

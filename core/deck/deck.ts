@@ -1,7 +1,8 @@
 import { sectionName } from '#core/render/names'
 import type { Unplaced } from '#core/site/passage'
-import type { Page, Section, Site } from '#core/site/schema'
-import { plainText } from '#core/site/words'
+import type { Page, Site } from '#core/site/schema'
+import type { Section } from '#core/blocks/index'
+import { plainText } from '#core/values/words'
 import type { Deck, DeckPage, DeckSection, HeldPassage } from './passage'
 import { slotsOf } from './slots'
 

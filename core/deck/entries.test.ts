@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
-import type { Role } from '#core/site/passage'
+import type { Role } from '#core/values/passage-role'
 import { entryNumbers, type Seen, signsFor } from './entries'
 
 const seen = (text: string): Seen[] =>

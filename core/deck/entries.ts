@@ -1,4 +1,4 @@
-import type { Role } from '#core/site/passage'
+import type { Role } from '#core/values/passage-role'
 
 /** What is seen of a passage in the text of a deck before it is known which entry it belongs to. */
 export type Seen = {

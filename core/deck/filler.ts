@@ -1,4 +1,4 @@
-import type { Role } from '#core/site/passage'
+import type { Role } from '#core/values/passage-role'
 
 /** Marks that stand around placeholder words wherever they are seen, so that none passes for the real thing. */
 const OPEN = '‹'

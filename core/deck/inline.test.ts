@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { MARKS, plainText, type Span } from '#core/site/words'
+import { MARKS, plainText, type Span } from '#core/values/words'
 import { fromPhrasing, toPhrasing, withoutEndBreaks } from './inline'
 
 const leaf = fc.stringMatching(/^[a-z]{1,6}$/)

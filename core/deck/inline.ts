@@ -1,6 +1,6 @@
 import type { PhrasingContent } from 'mdast'
-import { fromMarked, type MarkedText, type MarkValue } from '#core/site/words-marks'
-import { hrefSchema, type Span } from '#core/site/words'
+import { fromMarked, type MarkedText, type MarkValue } from '#core/values/words-marks'
+import { hrefSchema, type Span } from '#core/values/words'
 
 const html = (value: string): PhrasingContent => ({ type: 'html', value })
 

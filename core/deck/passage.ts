@@ -1,6 +1,6 @@
-import type { Link } from '#core/site/link'
-import type { Role } from '#core/site/passage'
-import type { Span } from '#core/site/words'
+import type { Link } from '#core/values/link'
+import type { Role } from '#core/values/passage-role'
+import type { Span } from '#core/values/words'
 
 /** A stretch of words in the copy deck, in one language. */
 export type Passage = {

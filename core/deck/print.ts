@@ -1,7 +1,7 @@
 import type { PhrasingContent } from 'mdast'
 import { gfmStrikethroughToMarkdown } from 'mdast-util-gfm-strikethrough'
 import { type Options, toMarkdown } from 'mdast-util-to-markdown'
-import type { Span } from '#core/site/words'
+import type { Span } from '#core/values/words'
 import { signsFor } from './entries'
 import { toPhrasing, withoutEndBreaks } from './inline'
 import type { DeckLinks } from './links'

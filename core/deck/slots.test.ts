@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { newBlock, newSection } from '#core/blocks/defaults'
 import { demoSite } from '#core/edits/edits.fixture'
-import type { Block, Section } from '#core/site/schema'
+import type { Block, Section } from '#core/blocks/index'
 import { makeId } from './deck.fixture'
 import { entriesOf, slotsOf } from './slots'
 

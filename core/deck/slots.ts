@@ -1,6 +1,6 @@
-import { type Role, roleOf } from '#core/site/passage'
-import type { Block, Container, Section, WordBlock } from '#core/site/schema'
-import { hasWords, isContainer, walk } from '#core/site/tree'
+import { type Role } from '#core/values/passage-role'
+import { type Block, type Container, roleOf, type Section, type WordBlock } from '#core/blocks/index'
+import { hasWords, isContainer, walk } from '#core/blocks/tree'
 
 /** A place on the page that takes words from the deck. */
 export type Slot = { block: WordBlock; role: Role; entry: number }

@@ -1,4 +1,4 @@
-import type { Span } from '#core/site/words'
+import type { Span } from '#core/values/words'
 
 /** What stands between the cells of a row in words that are a table. */
 const BAR = ' | '

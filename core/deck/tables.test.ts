@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { newSite } from '#core/site/defaults'
-import { plainText } from '#core/site/words'
+import { plainText } from '#core/values/words'
 import { makeId } from './deck.fixture'
 import { deckLinks } from './links'
 import { parseDeck } from './parse'

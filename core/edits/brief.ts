@@ -1,7 +1,7 @@
 import { produce } from 'immer'
 import { z } from 'zod'
 import { pageBriefSchema, siteBriefSchema } from '#core/site/brief'
-import { idSchema } from '#core/site/ids'
+import { idSchema } from '#core/values/ids'
 import { EditError, type EditKind } from './edit'
 import type { Edit } from './index'
 

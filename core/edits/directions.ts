@@ -1,7 +1,7 @@
 import { produce } from 'immer'
 import { z } from 'zod'
 import { currentOf, directionSchema } from '#core/site/directions'
-import { idSchema } from '#core/site/ids'
+import { idSchema } from '#core/values/ids'
 import type { Site } from '#core/site/schema'
 import { EditError, type EditKind } from './edit'
 import type { Edit } from './index'

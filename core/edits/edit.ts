@@ -1,6 +1,8 @@
 import type { z } from 'zod'
-import type { Block, Container, Page, Site } from '#core/site/schema'
-import { findBlock, isContainer, type Place } from '#core/site/tree'
+import type { Block, Container } from '#core/blocks/index'
+import type { Page, Site } from '#core/site/schema'
+import { findBlock, type Place } from '#core/site/tree'
+import { isContainer } from '#core/blocks/tree'
 
 /** An edit that cannot be applied. The message says what and where, for the person who made it. */
 export class EditError extends Error {

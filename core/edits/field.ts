@@ -1,32 +1,16 @@
 import { produce } from 'immer'
 import { z } from 'zod'
-import { idSchema } from '#core/site/ids'
-import { blockSchema } from '#core/site/schema'
+import { idSchema } from '#core/values/ids'
+import { type Block, BLOCK_KINDS, blockSchema, kindOf } from '#core/blocks/index'
 import { draftAt, EditError, type EditKind, placeOf } from './edit'
 import type { Edit } from './index'
 
-const FIELDS = [
-  'name',
-  'hidden',
-  'job',
-  'element',
-  'type',
-  'level',
-  'link',
-  'look',
-  'picture',
-  'alt',
-  'icon',
-  'size',
-  'ordered',
-  'label',
-  'entry',
-  'part',
-  'follows',
-  'sendTo',
-  'input',
-  'required',
-] as const
+type KeysOf<B> = B extends unknown ? keyof B : never
+/** Fields that are set by themselves: a block's name, whether it is hidden, and those of its kind but for its words. */
+type Field = Exclude<KeysOf<Block>, 'id' | 'kind' | 'style' | 'children' | 'words'>
+const FIELDS = [...new Set(['name', 'hidden', ...BLOCK_KINDS.flatMap((kind) => Object.keys(kindOf(kind).fields.shape))])].filter(
+  (name) => name !== 'words',
+) as Field[]
 
 const schema = z.strictObject({
   kind: z.literal('field'),

@@ -1,8 +1,8 @@
 import { produce } from 'immer'
 import { z } from 'zod'
-import { idSchema } from '#core/site/ids'
+import { idSchema } from '#core/values/ids'
 import type { Site } from '#core/site/schema'
-import { type StyleGuide, styleGuideSchema } from '#core/site/style-guide'
+import { type StyleGuide, styleGuideSchema } from '#core/guide/style-guide'
 import { EditError, type EditKind } from './edit'
 import type { Edit } from './index'
 

@@ -1,9 +1,10 @@
 import { deckName } from '#core/deck/deck'
 import { slotsOf } from '#core/deck/slots'
 import type { Unplaced } from '#core/site/passage'
-import type { Block, Page, Section, Site } from '#core/site/schema'
-import { walk } from '#core/site/tree'
-import { plainText } from '#core/site/words'
+import type { Block, Section } from '#core/blocks/index'
+import type { Page, Site } from '#core/site/schema'
+import { walk } from '#core/blocks/tree'
+import { plainText } from '#core/values/words'
 import type { Edit } from './index'
 
 /** The id of a block's words once they stand on no page: the block's own, so that every client makes the same. */

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { newPage } from '#core/site/defaults'
-import { idMaker } from '#core/site/ids'
+import { idMaker } from '#core/values/ids'
 import { demoSite } from './edits.fixture'
 import { applyEdit, type Edit, parseEdit } from './index'
 

@@ -1,6 +1,6 @@
 import { produce } from 'immer'
 import { z } from 'zod'
-import { idSchema } from '#core/site/ids'
+import { idSchema } from '#core/values/ids'
 import { addressSchema, type Page, pageSchema, type Site } from '#core/site/schema'
 import { EditError, type EditKind } from './edit'
 import type { Edit } from './index'

@@ -1,7 +1,7 @@
 import { produce } from 'immer'
 import { z } from 'zod'
-import { idSchema } from '#core/site/ids'
-import { pictureSchema } from '#core/site/schema'
+import { idSchema } from '#core/values/ids'
+import { pictureSchema } from '#core/picture/picture'
 import { EditError, type EditKind } from './edit'
 import type { Edit } from './index'
 

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { walkPage, findBlock } from '#core/site/tree'
-import { plainText } from '#core/site/words'
+import { plainText } from '#core/values/words'
 import { demoSite } from './edits.fixture'
 import type { Edit } from './index'
 import { replaces } from './merge'

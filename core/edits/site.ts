@@ -1,6 +1,7 @@
 import { produce } from 'immer'
 import { z } from 'zod'
-import { breakpointsSchema, type Site, siteSchema } from '#core/site/schema'
+import { breakpointsSchema } from '#core/grid/breakpoint'
+import { type Site, siteSchema } from '#core/site/schema'
 import type { EditKind } from './edit'
 import type { Edit } from './index'
 

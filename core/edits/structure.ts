@@ -1,6 +1,7 @@
-import { holds } from '#core/blocks/kinds'
-import type { Block, Site } from '#core/site/schema'
-import { findBlock, walk } from '#core/site/tree'
+import { type Block, mayHold } from '#core/blocks/index'
+import type { Site } from '#core/site/schema'
+import { findBlock } from '#core/site/tree'
+import { walk } from '#core/blocks/tree'
 import { EditError, type Holder } from './edit'
 
 /** Groups may be nested this deep, so that no document can exhaust the stack. */
@@ -15,7 +16,7 @@ export function checkHolds(holder: Holder, blocks: readonly Block[]): void {
     }
     const { block: container, path } = holder.container
     checkForms(block, container.kind === 'form' || holder.container.ancestors.some((one) => one.kind === 'form'))
-    if (!holds[container.kind].includes(block.kind)) throw new EditError(`A ${container.kind} cannot hold a ${block.kind}.`)
+    if (!mayHold(container.kind, block.kind)) throw new EditError(`A ${container.kind} cannot hold a ${block.kind}.`)
     if (path.length + depthOf(block) > MAX_DEPTH) throw new EditError(`Blocks may stand ${MAX_DEPTH} deep at most.`)
   }
 }
@@ -41,7 +42,7 @@ export function checkNew(site: Site, blocks: readonly Block[]): void {
       seen.add(block.id)
       if (!('children' in block)) continue
       for (const child of block.children as Block[]) {
-        if (!holds[block.kind].includes(child.kind)) throw new EditError(`A ${block.kind} cannot hold a ${child.kind}.`)
+        if (!mayHold(block.kind, child.kind)) throw new EditError(`A ${block.kind} cannot hold a ${child.kind}.`)
       }
     }
   }

@@ -1,15 +1,8 @@
 import { produce } from 'immer'
 import { z } from 'zod'
-import { idSchema } from '#core/site/ids'
-import {
-  appliesTo,
-  properties,
-  propertyNames,
-  type PropertyName,
-  scopeSchema,
-  type StyleValues,
-  valuesIn,
-} from '#core/style/registry'
+import { idSchema } from '#core/values/ids'
+import { appliesTo } from '#core/blocks/applies'
+import { properties, propertyNames, type PropertyName, scopeSchema, type StyleValues, valuesIn } from '#core/style/registry'
 import { draftAt, EditError, type EditKind, placeOf } from './edit'
 import type { Edit } from './index'
 

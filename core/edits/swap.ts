@@ -1,6 +1,7 @@
 import { produce } from 'immer'
 import { z } from 'zod'
-import { type Section, sectionSchema, type Site } from '#core/site/schema'
+import { type Section, sectionSchema } from '#core/blocks/index'
+import { type Site } from '#core/site/schema'
 import { EditError, type EditKind, placeOf } from './edit'
 import type { Edit } from './index'
 import { checkNew } from './structure'

@@ -1,9 +1,9 @@
 import { produce } from 'immer'
 import { z } from 'zod'
-import { idSchema } from '#core/site/ids'
-import type { WordBlock } from '#core/site/schema'
-import { hasWords } from '#core/site/tree'
-import { wordsSchema } from '#core/site/words'
+import { idSchema } from '#core/values/ids'
+import type { WordBlock } from '#core/blocks/index'
+import { hasWords } from '#core/blocks/tree'
+import { wordsSchema } from '#core/values/words'
 import { draftAt, EditError, type EditKind, placeOf } from './edit'
 import type { Edit } from './index'
 

@@ -2,8 +2,8 @@ import { parse, walk, generate } from 'css-tree'
 import type { Site } from '#core/site/schema'
 import { tokenDeclarations } from '#core/render/shared-rules'
 import { parseLength } from '#core/style/length-text'
-import type { StyleGuide } from '#core/site/style-guide'
-import { nameSchema } from '#core/style/values'
+import type { StyleGuide } from '#core/guide/style-guide'
+import { nameSchema } from '#core/values/name'
 import { readColourList } from './colour-list'
 
 /** The style guide's tokens as CSS custom properties of the root. */

@@ -1,8 +1,9 @@
 import { z } from 'zod'
-import { JOBS, fields } from '#core/blocks/kinds'
-import { BLOCK_KINDS } from '#core/site/kinds'
+import { JOBS } from '#core/blocks/section'
+import { BLOCK_KINDS, kindOf } from '#core/blocks/index'
 import { FILE_FORMAT, FILE_VERSION, siteSchema } from '#core/site/schema'
-import { appliesTo, propertyNames, propertyOf } from '#core/style/registry'
+import { appliesTo } from '#core/blocks/applies'
+import { propertyNames, propertyOf } from '#core/style/registry'
 
 /** The JSON Schema of a `.site.json` file. */
 export function siteJsonSchema(): object {
@@ -31,7 +32,7 @@ export function describeFormat(): string {
   const kinds = BLOCK_KINDS.map(
     (kind) =>
       `| \`${kind}\` | ${
-        Object.keys(fields[kind].shape)
+        Object.keys(kindOf(kind).fields.shape)
           .map((name) => `\`${name}\``)
           .join(', ') || '–'
       } |`,

@@ -1,5 +1,4 @@
-import type { StyleGuide } from '#core/site/style-guide'
-import { styleGuideSchema } from '#core/site/style-guide'
+import { type StyleGuide, styleGuideSchema } from '#core/guide/style-guide'
 import {
   type Flat,
   flatten,

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest'
 import { demoSite } from '#core/edits/edits.fixture'
 import { EMPTY_PAGE_BRIEF, EMPTY_SITE_BRIEF } from '#core/site/brief'
 import { DEFAULT_GUIDE } from '#core/site/defaults'
-import { pixels } from '#core/style/values'
+import { pixels } from '#core/values/length'
 import { checkSite } from './site-json'
 
 type Json = Record<string, unknown>

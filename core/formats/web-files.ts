@@ -1,4 +1,6 @@
-import type { BlockOf, Picture, Site } from '#core/site/schema'
+import type { BlockOf } from '#core/blocks/index'
+import type { Picture } from '#core/picture/picture'
+import type { Site } from '#core/site/schema'
 import { pageFile } from '#core/render/own-links'
 import { printSite } from '#core/render/site'
 import { slug } from '#core/render/names'

@@ -1,4 +1,4 @@
-import type { Breakpoint } from '#core/site/schema'
+import type { Breakpoint } from './breakpoint'
 
 type Grid = Pick<Breakpoint, 'columns' | 'gutter' | 'margin' | 'container'>
 

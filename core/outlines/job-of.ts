@@ -1,7 +1,7 @@
 import type { Job } from '#core/arrangements/build'
-import { JOBS } from '#core/blocks/kinds'
+import { JOBS } from '#core/blocks/section'
 import type { Passage } from '#core/deck/passage'
-import { plainText } from '#core/site/words'
+import { plainText } from '#core/values/words'
 
 /** Names that sections of each job go by in documents of copy. */
 const NAMES: Record<Job, RegExp> = {

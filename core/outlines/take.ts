@@ -3,9 +3,9 @@ import { applyEdit, type Edit } from '#core/edits/index'
 import { arrange } from '#core/arrangements/arrange'
 import { arrangementOf } from '#core/arrangements/index'
 import { newPage } from '#core/site/defaults'
-import type { MakeId } from '#core/site/ids'
+import type { MakeId } from '#core/values/ids'
 import type { Site } from '#core/site/schema'
-import { walk } from '#core/site/tree'
+import { walk } from '#core/blocks/tree'
 import type { OutlineRow } from './outlines'
 
 /** An address that no page of the site has. */

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { rangeAt } from '#core/grid/columns'
-import type { Extent } from '#core/render/surround'
+import type { Extent } from '#core/grid/extent'
 import { DEFAULT_BREAKPOINTS } from '#core/site/defaults'
 import { extentAt, sizesAttribute, sourceWidths } from './sizes'
 

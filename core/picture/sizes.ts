@@ -1,7 +1,7 @@
 import { contentWidth, rangeAt } from '#core/grid/columns'
-import { windowHeight } from '#core/grid/window'
-import type { Extent } from '#core/render/surround'
-import type { Breakpoint } from '#core/site/schema'
+import { windowHeight } from '#core/grid/viewport-height'
+import type { Extent } from '#core/grid/extent'
+import type { Breakpoint } from '#core/grid/breakpoint'
 
 const round = (value: number) => Number(value.toFixed(2))
 

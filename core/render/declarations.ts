@@ -1,6 +1,7 @@
 import { placementIn, placementToCss } from '#core/grid/placement'
-import type { Block, Breakpoint } from '#core/site/schema'
-import { isContainer } from '#core/site/tree'
+import type { Block } from '#core/blocks/index'
+import type { Breakpoint } from '#core/grid/breakpoint'
+import { isContainer } from '#core/blocks/tree'
 import { colourToCss, type ViewportUnit } from '#core/style/css-values'
 import type { Declaration, Setting } from '#core/style/property'
 import { type PropertyName, propertyOf, type StyleValues } from '#core/style/registry'
@@ -59,7 +60,7 @@ function addPlacement(own: Declaration[], { span, start, position }: StyleValues
     own.push(FREE)
     return
   }
-  if (span === undefined || setting.parent !== 'grid' || setting.kind === 'section') return
+  if (span === undefined || setting.parent !== 'grid' || setting.traits.has('band')) return
   const placement = placementIn(setting.columns, span, start)
   if (placement.span !== setting.columns) own.push(['grid-column', placementToCss(placement, setting.columns)])
 }

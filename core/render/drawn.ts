@@ -1,7 +1,10 @@
 import { rangeAt } from '#core/grid/columns'
 import { type Drawn, sampleViewports } from '#core/picture/sizes'
-import type { BlockOf, Breakpoint, Picture, Section, Site } from '#core/site/schema'
-import { valueAt } from '#core/style/resolve'
+import type { BlockOf, Section } from '#core/blocks/index'
+import type { Breakpoint } from '#core/grid/breakpoint'
+import type { Picture } from '#core/picture/picture'
+import type { Site } from '#core/site/schema'
+import { valueAt } from '#core/style/cascade'
 import { boxedOtherwise, drawnWidth, type PictureBoxes, pictureBoxes } from './boxes'
 import type { Sight } from './line-box'
 

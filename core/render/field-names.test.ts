@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { newBlock } from '#core/blocks/defaults'
 import { makeId } from '#core/deck/deck.fixture'
-import type { BlockOf } from '#core/site/schema'
+import type { BlockOf } from '#core/blocks/index'
 import { fieldNames } from './field-names'
 
 const field = (label: string | undefined, input: BlockOf<'field'>['input'] = 'text') => ({

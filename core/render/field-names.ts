@@ -1,6 +1,6 @@
-import type { Block, BlockOf } from '#core/site/schema'
-import { walk } from '#core/site/tree'
-import { plainText } from '#core/site/words'
+import type { Block, BlockOf } from '#core/blocks/index'
+import { walk } from '#core/blocks/tree'
+import { plainText } from '#core/values/words'
 import { slug, unique } from './names'
 
 /** The label of a field, in the language that it was first written in; empty where it has none. */

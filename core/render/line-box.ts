@@ -1,11 +1,11 @@
-import type { Block, Site, WordBlock } from '#core/site/schema'
-import { plainText, type Span } from '#core/site/words'
+import { type Block, typeRoleOf, type WordBlock } from '#core/blocks/index'
+import type { Site } from '#core/site/schema'
+import { plainText, type Span } from '#core/values/words'
 import { pxAt } from '#core/type/measure'
 import { type Family, familyOf, measuresOf } from '#core/type/families'
-import { leadingOf, typeOf, type TypeSet } from '#core/type/roles'
-import { valueAt } from '#core/style/resolve'
-import type { Length } from '#core/style/values'
-import { sharedClass } from './shared-class'
+import { leadingOf, typeOf, type TypeSet } from '#core/guide/type-roles'
+import { valueAt } from '#core/style/cascade'
+import type { Length } from '#core/values/length'
 
 /** A site at one viewport width, for what is worked out without a browser. */
 export type Sight = {
@@ -51,12 +51,6 @@ export type Setting = { size: number; line: number; advance: number }
 /** Bold letters are wider than those that the measures are of, and capitals wider than the small letters. */
 const WIDER = { bold: 1.05, capitals: 1.28 }
 
-/** The type role that a block's words are set in. */
-function roleOf(block: Block, site: Site): string {
-  if (block.kind === 'button') return site.guide.buttons.find((one) => one.name === block.look)?.type ?? 'button'
-  return sharedClass(block) || 'body'
-}
-
 /** A type role at one width: what a block that sets nothing of its own has. */
 type RoleSetting = { type: TypeSet | undefined; size: number; base: number; family: Family | undefined }
 
@@ -78,7 +72,7 @@ function roleAt(role: string, sight: Sight): RoleSetting {
 /** How the words of a block are set at one width. */
 export function settingOf(block: Block, sight: Sight): Setting {
   const { site, index } = sight
-  const { type, base, ...role } = roleAt(roleOf(block, site), sight)
+  const { type, base, ...role } = roleAt(typeRoleOf(block, site.guide), sight)
   const own = <N extends 'size' | 'weight' | 'leading' | 'tracking' | 'letterCase' | 'face'>(name: N) =>
     valueAt(block.style, name, site.breakpoints, index)
   const size = pxOf(own('size'), sight, base, base) ?? role.size

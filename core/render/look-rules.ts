@@ -1,6 +1,6 @@
 import { hexOf } from '#core/colour/contrast'
-import type { ButtonKind, CardLook, State, StateLook } from '#core/site/looks'
-import type { StyleGuide } from '#core/site/style-guide'
+import type { ButtonKind, CardLook, State, StateLook } from '#core/guide/looks'
+import type { StyleGuide } from '#core/guide/style-guide'
 import { colourToCss, lengthToCss } from '#core/style/css-values'
 import type { Declaration } from '#core/style/property'
 import type { Rule } from './rules'

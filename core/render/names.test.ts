@@ -2,8 +2,8 @@ import fc from 'fast-check'
 import { expect, test } from 'vitest'
 import { newBlock, newSection } from '#core/blocks/defaults'
 import { newSite } from '#core/site/defaults'
-import { idMaker } from '#core/site/ids'
-import type { Section } from '#core/site/schema'
+import { idMaker } from '#core/values/ids'
+import type { Section } from '#core/blocks/index'
 import { blockClasses, sectionClasses, slug } from './names'
 
 const makeId = idMaker(Math.random)

@@ -1,5 +1,6 @@
-import type { Block, Section, Site } from '#core/site/schema'
-import { isContainer } from '#core/site/tree'
+import type { Block, Section } from '#core/blocks/index'
+import type { Site } from '#core/site/schema'
+import { isContainer } from '#core/blocks/tree'
 
 const slugs = new Map<string, string>()
 

@@ -1,10 +1,11 @@
 import { describe, expect, test } from 'vitest'
 import { newSection } from '#core/blocks/defaults'
-import { brokenLinks } from '#core/checks/links'
+import { brokenLinks } from '#core/analysis/links'
 import { deckLinks } from '#core/deck/links'
 import { makeId } from '#core/deck/deck.fixture'
 import { newSite } from '#core/site/defaults'
-import type { Section, Site } from '#core/site/schema'
+import type { Section } from '#core/blocks/index'
+import type { Site } from '#core/site/schema'
 import { ownParts, linkOfHref } from './own-links'
 import { printSite } from './site'
 

@@ -1,5 +1,6 @@
-import type { Link } from '#core/site/link'
-import type { Page, Section, Site } from '#core/site/schema'
+import type { Link } from '#core/values/link'
+import type { Page, Site } from '#core/site/schema'
+import type { Section } from '#core/blocks/index'
 import { sectionClasses, sectionName, slug } from './names'
 
 /** The file that a page is written to. */

@@ -1,12 +1,11 @@
 import { describe, expect, test } from 'vitest'
 import { newBlock, newSection } from '#core/blocks/defaults'
 import { newPage } from '#core/site/defaults'
-import { idMaker } from '#core/site/ids'
-import type { Block, Section } from '#core/site/schema'
-import { element } from './element'
+import { idMaker } from '#core/values/ids'
+import { type Block, type Section, sharedClass } from '#core/blocks/index'
+import { element } from '#core/blocks/html'
 import { pageBody } from './page'
-import { sharedClass } from './shared-class'
-import { renderWords } from './words'
+import { renderWords } from '#core/blocks/words-html'
 
 const makeId = idMaker(Math.random)
 

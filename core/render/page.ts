@@ -1,15 +1,18 @@
 import type { Element, ElementContent } from 'hast'
-import type { Block, BlockOf, Page, Section, Site } from '#core/site/schema'
-import { isContainer, picturesById } from '#core/site/tree'
+import { type Block, type BlockOf, kindOf, type Section, sharedClass } from '#core/blocks/index'
+import type { Page, Site } from '#core/site/schema'
+import { isContainer } from '#core/blocks/tree'
+import { picturesById } from '#core/site/tree'
 import type { ViewportUnit } from '#core/style/css-values'
-import { type Addresses, type ListedPage, renderBlock } from './blocks'
-import { rulesOf } from './declarations'
+import { type Addresses, imageSources } from './image'
+import type { ListedPage } from '#core/blocks/element'
+import { fieldNames, labelOf } from './field-names'
+import { isBoxed, rulesOf } from './declarations'
 import { type DrawnIn, drawnIn } from './drawn'
-import { element } from './element'
+import { element } from '#core/blocks/html'
 import { dressed, dressedPage } from '#core/site/directions'
-import { blockClasses, type BlockName, sectionClasses } from './names'
+import { blockClasses, type BlockName, sectionClasses, slug } from './names'
 import type { Rule } from './rules'
-import { sharedClass } from './shared-class'
 import { pageSurround, type Surround, surroundOf } from './surround'
 
 export type RenderOptions = {
@@ -87,18 +90,19 @@ export function createRenderer(options: RenderOptions) {
     }
     const className = [sharedClass(block), own.length > 0 || block.kind === 'section' ? name : ''].filter((one) => one !== '')
     const { language, addresses, editing } = options
-    const rendered = renderBlock(block, {
+    const rendered = kindOf(block.kind).element(block, {
       language,
-      addresses,
       editing,
-      breakpoints: site.breakpoints,
-      pictures,
       className,
       anchor: name,
-      surround,
-      drawn,
-      form,
       children,
+      inForm: form !== undefined,
+      fieldName: (field) => (form && fieldNames(form).get(field.id)) ?? slug(labelOf(field) || field.input),
+      picture: (id) => pictures.get(id),
+      image: (one, picture) => imageSources(one, picture, { addresses, breakpoints: site.breakpoints, surround, drawn }),
+      boxed: isBoxed(block),
+      href: addresses.link,
+      action: addresses.form,
       pages,
       page: page.id,
     })

@@ -1,8 +1,9 @@
 import { describe, expect, test } from 'vitest'
 import { demoSite } from '#core/edits/edits.fixture'
 import { DEFAULT_BREAKPOINTS, newSite } from '#core/site/defaults'
-import { idMaker } from '#core/site/ids'
-import { pixels, role, token } from '#core/style/values'
+import { idMaker } from '#core/values/ids'
+import { pixels, token } from '#core/values/length'
+import { role } from '#core/values/colour'
 import { printRules, type Rule } from './rules'
 import { sharedRules, tokenDeclarations, usedTokens, withTokens } from './shared-rules'
 

@@ -1,7 +1,9 @@
+import { BAND } from '#core/blocks/section'
 import { lengthToCss, shadowToCss } from '#core/style/css-values'
 import type { Declaration } from '#core/style/property'
-import type { Breakpoint, Site } from '#core/site/schema'
-import { layersOf } from '#core/site/shadows'
+import type { Breakpoint } from '#core/grid/breakpoint'
+import type { Site } from '#core/site/schema'
+import { layersOf } from '#core/guide/shadows'
 import { fontStack } from '#core/type/families'
 import { buttonRules, cardRule, fieldRules, linkRules, listRules, tableRules } from './look-rules'
 import type { Rule } from './rules'
@@ -12,9 +14,6 @@ const rule = (selector: string, declarations: Declaration[], below: number | nul
   below,
   declarations,
 })
-
-/** Class of every section. */
-export const BAND = 'band'
 
 /** The grid of one breakpoint as custom properties; at narrower ones only what differs from the one before. */
 function gridRules(breakpoints: readonly Breakpoint[]): Rule[] {

@@ -3,10 +3,10 @@ import { newBlock, newSection } from '#core/blocks/defaults'
 import { columnWidth, contentWidth, spanWidth } from '#core/grid/columns'
 import { extentAt } from '#core/picture/sizes'
 import { DEFAULT_BREAKPOINTS } from '#core/site/defaults'
-import { idMaker } from '#core/site/ids'
-import type { Block, BlockOf, Container } from '#core/site/schema'
+import { idMaker } from '#core/values/ids'
+import { type Block, type BlockOf, type Container, traitsOf } from '#core/blocks/index'
 import type { Style, StyleValues } from '#core/style/registry'
-import { pixels } from '#core/style/values'
+import { pixels } from '#core/values/length'
 import { extentOf, layoutAt, pageSurround, settingAt, surroundOf } from './surround'
 
 const makeId = idMaker(Math.random)
@@ -101,7 +101,7 @@ test('layouts: a section is a grid, a group a column and a nav a row until told 
 test('a block is told where it stands', () => {
   const block = group({}, { narrow: { layout: 'overlay' } })
   expect(settingAt(block, section, DEFAULT_BREAKPOINTS, 2, 'unit')).toEqual({
-    kind: 'group',
+    traits: traitsOf('group'),
     parent: 'grid',
     layout: 'overlay',
     columns: 4,

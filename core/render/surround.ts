@@ -1,17 +1,11 @@
+import type { Extent } from '#core/grid/extent'
+import { type Block, type Container, traitsOf } from '#core/blocks/index'
 import { placementIn } from '#core/grid/placement'
-import type { Block, Breakpoint, Container } from '#core/site/schema'
+import type { Breakpoint } from '#core/grid/breakpoint'
 import type { Layout, Setting } from '#core/style/property'
-import { valueAt } from '#core/style/resolve'
-import type { Length } from '#core/style/values'
+import { valueAt } from '#core/style/cascade'
+import type { Length } from '#core/values/length'
 import type { ViewportUnit } from '#core/style/css-values'
-
-/**
- * A width as it follows the viewport: `viewport * v + content * c + px`, where content is the width of all columns
- * at that viewport. Placing blocks on columns and tracks keeps it linear, so `sizes` can be written exactly.
- */
-export type Extent = { v: number; c: number; px: number }
-
-export const scaled = ({ v, c, px }: Extent, factor: number): Extent => ({ v: v * factor, c: c * factor, px: px * factor })
 
 /** What a container offers the blocks in it, for each range of widths. `key` is equal where all of it is equal. */
 export type Surround = {
@@ -100,7 +94,7 @@ export function settingAt(
 ): Setting {
   const { layout, columns } = surround.ranges[index]!
   return {
-    kind: block.kind,
+    traits: traitsOf(block.kind),
     parent: layout,
     layout: layoutAt(block, breakpoints, index),
     columns,

@@ -1,8 +1,8 @@
-import type { StyleGuide, TypeRole } from '#core/site/style-guide'
+import type { StyleGuide, TypeRole } from '#core/guide/style-guide'
 import { lengthToCss } from '#core/style/css-values'
 import type { Declaration } from '#core/style/property'
 import { leadingToCss } from '#core/type/leading'
-import { bodyLeading, sizeOf } from '#core/type/roles'
+import { bodyLeading, sizeOf } from '#core/guide/type-roles'
 
 /** The custom property of a type role's size. */
 export const sizeProperty = (role: string): string => `--size-${role}`

@@ -1,6 +1,7 @@
 import { converter, formatHex } from 'culori'
-import type { Picture, Site } from '#core/site/schema'
-import type { StyleGuide } from '#core/site/style-guide'
+import type { Picture } from '#core/picture/picture'
+import type { Site } from '#core/site/schema'
+import type { StyleGuide } from '#core/guide/style-guide'
 
 /** How a page is shown: with its style guide, or in greys with crossed frames for pictures. */
 export type PageLook = 'finished' | 'wire'

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { idSchema } from './ids'
+import { idSchema } from '#core/values/ids'
 
 const place = z.number().min(-20_000).max(20_000)
 const extent = z.number().min(24).max(4000)

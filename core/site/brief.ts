@@ -1,7 +1,7 @@
 import { z } from 'zod'
-import { JOBS } from '#core/blocks/kinds'
-import { nameSchema } from '#core/style/values'
-import { idSchema } from './ids'
+import { JOBS } from '#core/blocks/section'
+import { nameSchema } from '#core/values/name'
+import { idSchema } from '#core/values/ids'
 
 /** What a page wants of its visitors. */
 export const AIMS = ['book', 'sign-up', 'download', 'buy', 'contact', 'show-work'] as const

@@ -1,10 +1,12 @@
-import { pixels, role, token } from '#core/style/values'
+import { pixels, token } from '#core/values/length'
+import { role } from '#core/values/colour'
 import { EMPTY_PAGE_BRIEF, EMPTY_SITE_BRIEF } from './brief'
-import { FILE_FORMAT, FILE_VERSION, type Breakpoint, type Page, type Site } from './schema'
+import { FILE_FORMAT, FILE_VERSION, type Page, type Site } from './schema'
+import { type Breakpoint } from '#core/grid/breakpoint'
 import type { Direction } from './directions'
-import type { Looks } from './looks'
-import type { StyleGuide } from './style-guide'
-import type { MakeId } from './ids'
+import type { Looks } from '#core/guide/looks'
+import type { StyleGuide } from '#core/guide/style-guide'
+import type { MakeId } from '#core/values/ids'
 
 /** The breakpoints that a new site has: the base, and two that are narrower. */
 export const DEFAULT_BREAKPOINTS: Breakpoint[] = [

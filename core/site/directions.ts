@@ -1,8 +1,9 @@
 import { z } from 'zod'
 import { type Style, styleSchema } from '#core/style/registry'
-import { idSchema } from './ids'
-import type { Block, Page, Site } from './schema'
-import { styleGuideSchema } from './style-guide'
+import { idSchema } from '#core/values/ids'
+import type { Block } from '#core/blocks/index'
+import type { Page, Site } from './schema'
+import { styleGuideSchema } from '#core/guide/style-guide'
 
 /** A style for the same pages, kept beside others. The guide of the one that is current is the site's own. */
 export const directionSchema = z.strictObject({

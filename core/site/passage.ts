@@ -1,26 +1,8 @@
 import { z } from 'zod'
-import { idSchema } from './ids'
-import { linkSchema } from './link'
-import type { WordBlock } from './schema'
-import { wordsSchema } from './words'
-
-/** What a passage, a stretch of words in the copy deck, is: the kind of slot that it is meant for. */
-export const ROLES = ['eyebrow', 'heading', 'text', 'item', 'call', 'link', 'quote', 'source', 'price', 'term', 'label'] as const
-export type Role = (typeof ROLES)[number]
-
-/** The role of the words that a block takes. */
-export function roleOf(block: WordBlock): Role {
-  switch (block.kind) {
-    case 'text':
-      return block.part ?? 'text'
-    case 'button':
-      return 'call'
-    case 'field':
-      return 'label'
-    default:
-      return block.kind
-  }
-}
+import { idSchema } from '#core/values/ids'
+import { linkSchema } from '#core/values/link'
+import { ROLES } from '#core/values/passage-role'
+import { wordsSchema } from '#core/values/words'
 
 /** Words that stand on no page. They belong to a page and a section, by id while those exist and by name when not. */
 export const unplacedSchema = z.strictObject({

@@ -1,75 +1,18 @@
 import { z } from 'zod'
-import { type FieldsOf, fields } from '#core/blocks/kinds'
-import { styleSchema, type Style } from '#core/style/registry'
-import { idSchema } from './ids'
+import { sectionSchema } from '#core/blocks/index'
+import { breakpointsSchema } from '#core/grid/breakpoint'
+import { styleGuideSchema } from '#core/guide/style-guide'
+import { pictureSchema } from '#core/picture/picture'
+import { ownFontSchema } from '#core/type/own-font'
+import { idSchema } from '#core/values/ids'
 import { boardCardSchema } from './board'
 import { pageBriefSchema, siteBriefSchema } from './brief'
-import { BLOCK_KINDS, type BlockKind, CONTAINER_KINDS, type ContainerKind, type WordKind } from './kinds'
 import { directionsSchema } from './directions'
-import { ownFontSchema } from './fonts'
 import { unplacedSchema } from './passage'
-import { styleGuideSchema } from './style-guide'
 
 export const FILE_FORMAT = 'yarrowfinch-site'
 /** Version of the file format. A file with a higher one is refused by name; see `upgrade.ts` for lower ones. */
 export const FILE_VERSION = 3
-
-interface Holding {
-  children: Block[]
-}
-type Common = { id: string; name?: string; hidden?: boolean; style: Style }
-/** A block of one kind. */
-export type BlockOf<K extends BlockKind> = K extends BlockKind
-  ? Common & { kind: K } & FieldsOf<K> & (K extends ContainerKind ? Holding : unknown)
-  : never
-export type Block = BlockOf<BlockKind>
-export type Section = BlockOf<'section'>
-export type Container = BlockOf<ContainerKind>
-export type WordBlock = BlockOf<WordKind>
-
-const common = {
-  id: idSchema,
-  name: z.string().trim().min(1).max(80).optional(),
-  hidden: z.boolean().optional(),
-  style: styleSchema,
-}
-const containers: readonly BlockKind[] = CONTAINER_KINDS
-
-const kindSchema = (kind: BlockKind) =>
-  z.strictObject({
-    ...common,
-    kind: z.literal(kind),
-    ...fields[kind].shape,
-    ...(containers.includes(kind) ? { children: z.lazy(() => z.array(blockSchema).max(400)) } : {}),
-  })
-
-const kindSchemas = Object.fromEntries(BLOCK_KINDS.map((kind) => [kind, kindSchema(kind)]))
-const variants = BLOCK_KINDS.map((kind) => kindSchemas[kind]!) as unknown as [z.ZodObject, ...z.ZodObject[]]
-
-export const blockSchema: z.ZodType<Block> = z.discriminatedUnion('kind', variants).meta({ id: 'Block' }) as never
-export const sectionSchema = kindSchemas.section as unknown as z.ZodType<Section>
-
-/** The grid below one width. The first breakpoint of a site has no `below`: it is the base, for all widths. */
-export const breakpointSchema = z.strictObject({
-  id: idSchema,
-  below: z.int().min(240).max(4000).nullable(),
-  columns: z.int().min(1).max(24),
-  gutter: z.number().min(0).max(200),
-  margin: z.number().min(0).max(400),
-  /** Greatest width of the columns together, px. */
-  container: z.number().min(200).max(4000),
-})
-export type Breakpoint = z.infer<typeof breakpointSchema>
-
-export const breakpointsSchema = z
-  .array(breakpointSchema)
-  .min(1)
-  .max(12)
-  .refine(
-    (list) =>
-      list.every((one, i) => (i === 0 ? one.below === null : one.below !== null && one.below < (list[i - 1]!.below ?? Infinity))),
-    'Breakpoints run from the widest to the narrowest; the first is the base and has no width.',
-  )
 
 export const addressSchema = z
   .string()
@@ -89,17 +32,6 @@ export const pageSchema = z.strictObject({
   sections: z.array(sectionSchema).max(200),
 })
 export type Page = z.infer<typeof pageSchema>
-
-export const pictureSchema = z.strictObject({
-  id: idSchema,
-  name: z.string().min(1).max(200),
-  /** SHA-256 of the original's bytes, in hex; the name that it is stored under. */
-  hash: z.string().regex(/^[0-9a-f]{64}$/),
-  type: z.enum(['image/jpeg', 'image/png', 'image/webp', 'image/avif', 'image/svg+xml']),
-  width: z.int().positive().max(30_000),
-  height: z.int().positive().max(30_000),
-})
-export type Picture = z.infer<typeof pictureSchema>
 
 export const siteSchema = z.strictObject({
   format: z.literal(FILE_FORMAT),

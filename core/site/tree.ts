@@ -1,20 +1,7 @@
-import { CONTAINER_KINDS, WORD_KINDS } from './kinds'
-import type { Block, Container, Page, Section, Site, WordBlock } from './schema'
-
-export function isContainer(block: Block): block is Container {
-  return (CONTAINER_KINDS as readonly string[]).includes(block.kind)
-}
-
-/** True for blocks that take words. */
-export function hasWords(block: Block): block is WordBlock {
-  return (WORD_KINDS as readonly string[]).includes(block.kind)
-}
-
-/** A block and all that it holds, in reading order. */
-export function* walk(block: Block): Generator<Block> {
-  yield block
-  if (isContainer(block)) for (const child of block.children) yield* walk(child)
-}
+import type { Block, Container, Section } from '#core/blocks/index'
+import { isContainer, walk } from '#core/blocks/tree'
+import type { Picture } from '#core/picture/picture'
+import type { Page, Site } from './schema'
 
 /** Every block of a page, in reading order. */
 export function* walkPage(page: Page): Generator<Block> {
@@ -81,6 +68,6 @@ export function withNewIds<B extends Block>(block: B, makeId: () => string): B {
 }
 
 /** The site's pictures by id. */
-export function picturesById(site: Site): Map<string, Site['pictures'][number]> {
+export function picturesById(site: Site): Map<string, Picture> {
   return new Map(site.pictures.map((picture) => [picture.id, picture]))
 }

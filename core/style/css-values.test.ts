@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest'
 import { colourToCss, lengthInWords, lengthToCss, shadowToCss } from './css-values'
-import { role } from './values'
+import { role } from '#core/values/colour'
 
 test('lengths', () => {
   expect(lengthToCss({ value: 0, unit: 'rem' })).toBe('0')

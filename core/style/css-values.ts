@@ -1,4 +1,5 @@
-import type { Colour, Length, Shadow } from './values'
+import type { Colour, Shadow } from '#core/values/colour'
+import type { Length } from '#core/values/length'
 import { fluidToCss } from '#core/type/fluid'
 
 /** How `vh` is written: as the unit, or through `--vh` where a frame is as tall as its page (the views). */

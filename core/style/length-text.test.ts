@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { lengthText, parseLength } from './length-text'
-import { type Length, LENGTH_UNITS } from './values'
+import { type Length, LENGTH_UNITS } from '#core/values/length'
 
 const TOKENS = ['space-1', 'space-4']
 

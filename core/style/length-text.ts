@@ -1,4 +1,4 @@
-import { LENGTH_UNITS, type Length } from './values'
+import { LENGTH_UNITS, type Length } from '#core/values/length'
 
 /** Widths between which a fluid size grows when none are named, px. */
 export const FLUID_WIDTHS = { from: 375, to: 1360 }

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { layersOf } from '#core/site/shadows'
+import { layersOf } from '#core/guide/shadows'
 import { contactShadow, shadowLayers } from './light'
 
 const light = { angle: 0, strength: 0.3, role: 'ink' }

@@ -1,4 +1,4 @@
-import type { Colour } from './values'
+import type { Colour } from '#core/values/colour'
 
 /** Where light comes from, as an angle in degrees: 0 from above, 90 from the right; and how dark its shadows are, 0 to 1. */
 export type Light = { angle: number; strength: number; role: string }

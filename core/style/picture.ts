@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { property } from './property'
-import { colourSchema } from './values'
+import { colourSchema } from '#core/values/colour'
 
 /** How a picture fills its box. The scrim is a layer of its own over the picture, made in `core/blocks/picture`. */
 export const picture = {
@@ -8,21 +8,21 @@ export const picture = {
     label: 'Shape',
     column: 'picture',
     schema: z.strictObject({ width: z.number().positive().max(100), height: z.number().positive().max(100) }),
-    applies: ['picture', 'group'],
+    applies: ['ratio'],
     css: ({ width, height }) => [['aspect-ratio', width === height ? '1' : `${width} / ${height}`]],
   }),
   fit: property({
     label: 'Fit',
     column: 'picture',
     schema: z.enum(['cover', 'contain']),
-    applies: ['picture'],
+    applies: ['image'],
     css: (value) => [['object-fit', value]],
   }),
   focal: property({
     label: 'Focal point',
     column: 'picture',
     schema: z.strictObject({ x: z.number().min(0).max(100), y: z.number().min(0).max(100) }),
-    applies: ['picture'],
+    applies: ['image'],
     css: ({ x, y }) => [['object-position', `${x}% ${y}%`]],
   }),
   scrim: property({
@@ -36,7 +36,7 @@ export const picture = {
       /** Degrees, as in CSS: 0 runs upwards, 90 to the right. */
       angle: z.number().min(0).max(360),
     }),
-    applies: ['picture'],
+    applies: ['image'],
     css: () => [],
   }),
 }

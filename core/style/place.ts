@@ -1,9 +1,8 @@
 import { z } from 'zod'
 import { lengthToCss } from './css-values'
 import { type Declaration, property, type Setting } from './property'
-import { type Length, lengthSchema } from './values'
+import { type Length, lengthSchema } from '#core/values/length'
 
-const HOLDERS = ['section', 'group', 'list', 'nav', 'form'] as const
 const edges = z.enum(['start', 'center', 'end', 'stretch'])
 const flexEdge = (value: string) => (value === 'start' || value === 'end' ? `flex-${value}` : value)
 
@@ -17,14 +16,14 @@ export const place = {
     label: 'Layout',
     column: 'place',
     schema: z.enum(['grid', 'row', 'column', 'overlay']),
-    applies: HOLDERS,
+    applies: ['layout'],
     css: () => [],
   }),
   tracks: property({
     label: 'Own columns',
     column: 'place',
     schema: z.int().min(1).max(12),
-    applies: ['section', 'group', 'list', 'form'],
+    applies: ['columns'],
     css: () => [],
   }),
   span: property({
@@ -45,21 +44,21 @@ export const place = {
     label: 'Gap across',
     column: 'place',
     schema: lengthSchema,
-    applies: HOLDERS,
+    applies: ['layout'],
     css: (value, at) => (at.layout === 'column' || at.layout === 'overlay' ? [] : length('column-gap')(value, at)),
   }),
   rowGap: property({
     label: 'Gap down',
     column: 'place',
     schema: lengthSchema,
-    applies: HOLDERS,
+    applies: ['layout'],
     css: (value, at) => (at.layout === 'overlay' ? [] : length('row-gap')(value, at)),
   }),
   justify: property({
     label: 'Along',
     column: 'place',
     schema: z.enum(['start', 'center', 'end', 'space-between']),
-    applies: HOLDERS,
+    applies: ['layout'],
     css: (value, at) => {
       if (at.layout === 'row') return [['justify-content', flexEdge(value)]]
       if (at.layout === 'column') return [['align-items', value === 'space-between' ? 'stretch' : flexEdge(value)]]
@@ -70,7 +69,7 @@ export const place = {
     label: 'Across',
     column: 'place',
     schema: z.enum(['start', 'center', 'end', 'stretch', 'baseline', 'space-between']),
-    applies: HOLDERS,
+    applies: ['layout'],
     css: (value, at) => {
       if (at.layout === 'column') return [['justify-content', flexEdge(value)]]
       if (at.layout === 'row') return [['align-items', value === 'space-between' ? 'stretch' : flexEdge(value)]]
@@ -88,7 +87,7 @@ export const place = {
     label: 'Wraps',
     column: 'place',
     schema: z.boolean(),
-    applies: HOLDERS,
+    applies: ['layout'],
     css: (value, at) => (at.layout === 'row' ? [['flex-wrap', value ? 'wrap' : 'nowrap']] : []),
   }),
   position: property({
@@ -237,22 +236,7 @@ export const place = {
     label: 'Padding sides',
     column: 'place',
     schema: lengthSchema,
-    applies: [
-      'group',
-      'list',
-      'nav',
-      'form',
-      'field',
-      'item',
-      'link',
-      'button',
-      'text',
-      'quote',
-      'heading',
-      'eyebrow',
-      'icon',
-      'picture',
-    ],
+    applies: ['sides'],
     css: length('padding-inline'),
   }),
 }

@@ -1,6 +1,6 @@
 import type { z } from 'zod'
-import type { BlockKind } from '#core/site/kinds'
 import type { ViewportUnit } from './css-values'
+import type { Trait, Traits } from './traits'
 
 export type Layout = 'grid' | 'row' | 'column' | 'overlay'
 
@@ -9,7 +9,7 @@ export type TrayColumn = 'place' | 'type' | 'surface' | 'picture' | 'states'
 
 /** Where a block stands at one range of widths: what its properties may depend on. */
 export type Setting = {
-  kind: BlockKind
+  traits: Traits
   /** Layout of the group or section around it. */
   parent: Layout
   /** Its own layout, if it holds blocks. */
@@ -22,8 +22,8 @@ export type Setting = {
 /** One CSS declaration. */
 export type Declaration = readonly [property: string, value: string]
 
-/** Blocks that a property applies to: kinds, or every kind. */
-export type Applies = readonly BlockKind[] | 'all'
+/** Blocks that a property applies to: those with one of the traits, or every one. */
+export type Applies = readonly Trait[] | 'all'
 
 export type Property<S extends z.ZodType> = {
   /** Its name in the interface, sentence case. */

@@ -1,10 +1,11 @@
 import { lexer, parse } from 'css-tree'
 import { describe, expect, test } from 'vitest'
-import { BLOCK_KINDS } from '#core/site/kinds'
+import { BLOCK_KINDS, traitsOf } from '#core/blocks/index'
 import { DEFAULT_BREAKPOINTS } from '#core/site/defaults'
 import type { Layout, Setting } from './property'
-import { appliesTo, hasColumn, properties, type PropertyName, propertyNames, propertyOf, styleSchema, valuesIn } from './registry'
-import { valueAt } from './resolve'
+import { appliesTo, hasColumn } from '#core/blocks/applies'
+import { properties, type PropertyName, propertyNames, propertyOf, styleSchema, valuesIn } from './registry'
+import { valueAt } from './cascade'
 
 const px = { value: 12, unit: 'px' }
 /** A value of each property, to be printed. */
@@ -63,7 +64,13 @@ const SAMPLES: Record<PropertyName, unknown> = {
   scrim: { colour: { role: 'ink' }, from: 0.5, to: 0, angle: 90 },
 }
 
-const setting = (layout: Layout, parent: Layout): Setting => ({ kind: 'group', parent, layout, columns: 12, viewportUnit: 'unit' })
+const setting = (layout: Layout, parent: Layout): Setting => ({
+  traits: traitsOf('group'),
+  parent,
+  layout,
+  columns: 12,
+  viewportUnit: 'unit',
+})
 const LAYOUTS: Layout[] = ['grid', 'row', 'column', 'overlay']
 
 describe('every style property', () => {

@@ -1,8 +1,7 @@
 import { z } from 'zod'
-import type { BlockKind } from '#core/site/kinds'
 import { picture } from './picture'
 import { place } from './place'
-import type { Property, TrayColumn } from './property'
+import type { Property } from './property'
 import { surface } from './surface'
 import { type } from './type'
 
@@ -20,17 +19,6 @@ export const propertyNames = Object.keys(properties) as PropertyName[]
 
 /** A property without the type of its own value, for code that treats all of them alike. */
 export const propertyOf = (name: PropertyName) => properties[name] as Property<z.ZodType>
-
-/** True where a block of this kind takes the property. */
-export function appliesTo(name: PropertyName, kind: BlockKind): boolean {
-  const { applies } = propertyOf(name)
-  return applies === 'all' || applies.includes(kind)
-}
-
-/** The tray columns that a kind of block has settings for. */
-export function hasColumn(column: TrayColumn, kind: BlockKind): boolean {
-  return propertyNames.some((name) => properties[name].column === column && appliesTo(name, kind))
-}
 
 const shape = Object.fromEntries(propertyNames.map((name) => [name, properties[name].schema.optional()]))
 export const styleValuesSchema = z.strictObject(shape).meta({ id: 'StyleValues' }) as unknown as z.ZodType<StyleValues>

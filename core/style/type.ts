@@ -1,24 +1,8 @@
 import { z } from 'zod'
 import { lengthToCss } from './css-values'
 import { property } from './property'
-import { lengthSchema, nameSchema } from './values'
-
-const WORDY = [
-  'eyebrow',
-  'heading',
-  'text',
-  'quote',
-  'button',
-  'list',
-  'item',
-  'nav',
-  'link',
-  'section',
-  'group',
-  'form',
-  'field',
-] as const
-const SET = ['eyebrow', 'heading', 'text', 'quote', 'button', 'list', 'item', 'nav', 'link', 'field'] as const
+import { lengthSchema } from '#core/values/length'
+import { nameSchema } from '#core/values/name'
 
 /** How words are set. What a block leaves open comes from its type role. */
 export const type = {
@@ -26,14 +10,14 @@ export const type = {
     label: 'Face',
     column: 'type',
     schema: nameSchema,
-    applies: SET,
+    applies: ['type'],
     css: (value) => [['font-family', `var(--face-${value})`]],
   }),
   weight: property({
     label: 'Weight',
     column: 'type',
     schema: z.int().min(100).max(1000),
-    applies: SET,
+    applies: ['type'],
     onHover: false,
     css: (value) => [['font-weight', String(value)]],
   }),
@@ -41,42 +25,42 @@ export const type = {
     label: 'Size',
     column: 'type',
     schema: lengthSchema,
-    applies: SET,
+    applies: ['type'],
     css: (value) => [['font-size', lengthToCss(value)]],
   }),
   leading: property({
     label: 'Leading',
     column: 'type',
     schema: z.number().min(0.7).max(3),
-    applies: SET,
+    applies: ['type'],
     css: (value) => [['line-height', String(value)]],
   }),
   tracking: property({
     label: 'Tracking',
     column: 'type',
     schema: z.number().min(-0.2).max(1),
-    applies: SET,
+    applies: ['type'],
     css: (value) => [['letter-spacing', value === 0 ? 'normal' : `${value}em`]],
   }),
   textAlign: property({
     label: 'Align',
     column: 'type',
     schema: z.enum(['start', 'center', 'end']),
-    applies: WORDY,
+    applies: ['aligned'],
     css: (value) => [['text-align', value]],
   }),
   lines: property({
     label: 'Lines',
     column: 'type',
     schema: z.enum(['wrap', 'balance', 'pretty', 'nowrap']),
-    applies: SET,
+    applies: ['type'],
     css: (value) => [['text-wrap', value]],
   }),
   letterCase: property({
     label: 'Letters',
     column: 'type',
     schema: z.enum(['as-typed', 'capitals', 'small-capitals']),
-    applies: SET,
+    applies: ['type'],
     css: (value) =>
       value === 'small-capitals'
         ? [['font-variant-caps', 'all-small-caps']]
@@ -86,7 +70,7 @@ export const type = {
     label: 'Slope',
     column: 'type',
     schema: z.enum(['upright', 'italic']),
-    applies: SET,
+    applies: ['type'],
     css: (value) => [['font-style', value === 'italic' ? 'italic' : 'normal']],
   }),
 }

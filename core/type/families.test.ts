@@ -1,6 +1,6 @@
 import { existsSync, readFileSync } from 'node:fs'
 import { describe, expect, test } from 'vitest'
-import { iconSchema } from '#core/blocks/icon-nodes'
+import { iconSchema } from '#core/values/icon'
 import { FAMILIES, familyOf, fontFaceCss, fontFiles, fontStack, needsSubset } from './families'
 
 describe('every family', () => {

@@ -1,4 +1,4 @@
-import type { OwnFont } from '#core/site/fonts'
+import type { OwnFont } from './own-font'
 import { fallbackFaceCss } from './fallback'
 import { type FontMetrics, metricsOf, STANDINS } from './metrics'
 

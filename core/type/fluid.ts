@@ -1,4 +1,4 @@
-import type { Fluid } from '#core/style/values'
+import type { Fluid } from '#core/values/length'
 
 /** px of one rem: the browser's default root size, which exported pages leave alone so that readers may change it. */
 export const REM = 16

@@ -1,4 +1,4 @@
-import type { Length } from '#core/style/values'
+import type { Length } from '#core/values/length'
 import { fluidAt, REM } from './fluid'
 
 /** Characters per line that are read with ease, in one column. */

@@ -8,7 +8,7 @@ import { charactersPerLine, pxAt, reachesDouble, zoomedBy200 } from './measure'
 import { metricsOf, STANDINS } from './metrics'
 import { MOODS } from './moods'
 import { pairingsFor } from './pairing'
-import { leadingOf, sizeOf, typeOf } from './roles'
+import { leadingOf, sizeOf, typeOf } from '#core/guide/type-roles'
 import { ratioName, RATIOS, stepFluid, stepSize } from './scale'
 
 describe('a modular scale', () => {

@@ -1,4 +1,4 @@
-import type { Fluid } from '#core/style/values'
+import type { Fluid } from '#core/values/length'
 
 /**
  * A modular scale at two widths: each step is the one below it times the ratio. Widths and bases in px.

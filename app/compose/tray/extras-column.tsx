@@ -1,11 +1,11 @@
-import type { BlockOf, Block } from '#core/site/schema'
+import type { BlockOf, Block } from '#core/blocks/index'
 import { NumberField } from '../../ui/number-field'
-import { useCompose, useComposeState } from '../context'
-import { edit } from '../store'
+import { useSessionStore, useSession } from '../../session/context'
+import { edit } from '../../session/store'
 import { listedPages } from '#core/render/page'
 import { EntryColumn, FieldColumn, FormColumn } from './form-columns'
-import { IconFinder } from './icon-finder'
-import { ColumnHead, Finding, Row } from './row'
+import { IconFinder } from '../../fields/icon-finder'
+import { ColumnHead, Finding, Row } from '../../fields/row'
 
 /** Settings that one kind of block alone has: the icon, the order of a list, the name of a nav. */
 export function ExtrasColumn({ block }: { block: Block }) {
@@ -30,7 +30,7 @@ const SEGMENT =
   'h-[26px] flex-1 rounded-2 border border-line-strong bg-field aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-on-ink'
 
 function IconColumn({ block }: { block: BlockOf<'icon'> }) {
-  const store = useCompose()
+  const store = useSessionStore()
   return (
     <div>
       <ColumnHead title="Icon" note={block.icon.name} />
@@ -54,7 +54,7 @@ function IconColumn({ block }: { block: BlockOf<'icon'> }) {
 }
 
 function ListColumn({ block }: { block: BlockOf<'list'> }) {
-  const store = useCompose()
+  const store = useSessionStore()
   return (
     <div>
       <ColumnHead title="List" note={`${block.children.length} items`} />
@@ -77,10 +77,10 @@ function ListColumn({ block }: { block: BlockOf<'list'> }) {
 }
 
 function NavColumn({ block }: { block: BlockOf<'nav'> }) {
-  const store = useCompose()
-  const language = useComposeState((state) => state.session.site.language)
+  const store = useSessionStore()
+  const language = useSession((state) => state.session.site.language)
   const label = block.label[language] ?? ''
-  const listed = useComposeState((state) => listedPages(state.session.site).length)
+  const listed = useSession((state) => listedPages(state.session.site).length)
   return (
     <div>
       <ColumnHead title="Navigation" note={block.follows ? `${listed} pages` : `${block.children.length} links`} />

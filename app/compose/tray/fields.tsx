@@ -1,11 +1,11 @@
 import { properties, type PropertyName, type PropertyValue } from '#core/style/registry'
-import type { Length } from '#core/style/values'
+import type { Length } from '#core/values/length'
 import { Choice, type Option } from '../../ui/choice'
 import { NumberField } from '../../ui/number-field'
-import { ColourField } from './colour-field'
-import { LengthField, type LengthOptions } from './length-field'
-import { Row } from './row'
-import type { StyleAccess } from './use-style'
+import { ColourField } from '../../fields/colour-field'
+import { LengthField, type LengthOptions } from '../../fields/length-field'
+import { Row } from '../../fields/row'
+import type { StyleAccess } from '../../fields/use-style'
 
 /** Properties whose values are of one type. */
 type Named<T> = { [N in PropertyName]: PropertyValue<N> extends T ? N : never }[PropertyName]

@@ -2,9 +2,10 @@ import { beforeEach, describe, expect, test } from 'vitest'
 import { demoSite } from '#core/edits/edits.fixture'
 import { DEFAULT_BREAKPOINTS } from '#core/site/defaults'
 import { findBlock, walkPage } from '#core/site/tree'
-import { type ComposeStore, createComposeStore, edit } from '../store'
-import { placeInWords, rangeOf, spanText, viewportOf } from './figures'
-import { valueInWords } from './value-in-words'
+import { type SessionStore, createSessionStore, edit } from '../../session/store'
+import { placeInWords, spanText, viewportOf } from './figures'
+import { rangeOf } from '#core/style/cascade'
+import { valueInWords } from '../../fields/value-in-words'
 
 const site = demoSite()
 const page = site.pages[0]!
@@ -13,9 +14,9 @@ const heading = blocks.find((block) => block.kind === 'heading')!
 const backdrop = blocks.find((block) => block.kind === 'picture')!
 const reason = blocks.find((block) => block.name === 'Reason')!
 
-let store: ComposeStore
+let store: SessionStore
 beforeEach(() => {
-  store = createComposeStore('site', page.id, site, 0)
+  store = createSessionStore('site', page.id, site, 0)
 })
 const wordsFor = (id: string, range: number) => placeInWords(store.getState(), findBlock(store.getState().session.site, id)!, range)
 

@@ -1,31 +1,21 @@
 import { placementIn } from '#core/grid/placement'
 import { extentAt } from '#core/picture/sizes'
 import { extentOf } from '#core/render/surround'
-import type { Block, Breakpoint } from '#core/site/schema'
+import type { Block } from '#core/blocks/index'
 import type { Place } from '#core/site/tree'
-import type { Scope } from '#core/style/registry'
-import { valueAt } from '#core/style/resolve'
+import { rangeOf, valueAt } from '#core/style/cascade'
 import { surroundAt } from '../edge-drag'
-import type { ComposeState } from '../store'
-
-/** Index of the breakpoint that a scope is about; 0 for all widths and for hover. */
-export function rangeOf(breakpoints: readonly Breakpoint[], scope: Scope): number {
-  if (typeof scope !== 'object') return 0
-  return Math.max(
-    0,
-    breakpoints.findIndex((one) => one.id === scope.below),
-  )
-}
+import type { SessionState } from '../../session/store'
 
 /** "8 col" for a block that takes fewer columns than there are, else nothing. */
-export function spanText({ session, scope }: ComposeState, block: Block): string {
+export function spanText({ session, scope }: SessionState, block: Block): string {
   const { breakpoints } = session.site
   const span = valueAt(block.style, 'span', breakpoints, rangeOf(breakpoints, scope))
   return span === undefined ? '' : `${span} col`
 }
 
 /** The viewport that figures of a range are given for: the widest view in it, or its upper end. */
-export function viewportOf({ session }: ComposeState, range: number): number {
+export function viewportOf({ session }: SessionState, range: number): number {
   const { breakpoints, views } = session.site
   const upper = breakpoints[range]!.below ?? Infinity
   const lower = breakpoints[range + 1]?.below ?? 0
@@ -36,7 +26,7 @@ export function viewportOf({ session }: ComposeState, range: number): number {
 }
 
 /** What the columns of a block come to, in words: "Fills 8 columns, 739 px. Below 640 it takes the full row." */
-export function placeInWords(state: ComposeState, place: Place, range: number): string {
+export function placeInWords(state: SessionState, place: Place, range: number): string {
   const { site } = state.session
   const { breakpoints } = site
   const parent = place.ancestors.at(-1)

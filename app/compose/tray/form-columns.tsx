@@ -1,11 +1,11 @@
 import { Link } from 'react-router'
-import { INPUTS } from '#core/blocks/kinds'
-import type { BlockOf } from '#core/site/schema'
-import { hrefSchema } from '#core/site/words'
+import { INPUTS } from '#core/blocks/field'
+import type { BlockOf } from '#core/blocks/index'
+import { hrefSchema } from '#core/values/words'
 import { Choice } from '../../ui/choice'
-import { useCompose, useComposeState } from '../context'
-import { edit, pageOf } from '../store'
-import { ColumnHead, Finding, Row } from './row'
+import { useSessionStore, useSession } from '../../session/context'
+import { edit, pageOf } from '../../session/store'
+import { ColumnHead, Finding, Row } from '../../fields/row'
 
 const INPUT_NAMES: Record<(typeof INPUTS)[number], string> = {
   text: 'Text',
@@ -18,9 +18,9 @@ const INPUT_NAMES: Record<(typeof INPUTS)[number], string> = {
 
 /** Where a form leads once it is sent, and where its entries go. */
 export function FormColumn({ block }: { block: BlockOf<'form'> }) {
-  const store = useCompose()
-  const pages = useComposeState((state) => state.session.site.pages)
-  const page = useComposeState(pageOf)
+  const store = useSessionStore()
+  const pages = useSession((state) => state.session.site.pages)
+  const page = useSession(pageOf)
   const { siteId } = store.getState()
   const next = block.link && 'page' in block.link ? block.link.page : null
   return (
@@ -68,7 +68,7 @@ export function FormColumn({ block }: { block: BlockOf<'form'> }) {
 
 /** What a field takes, and whether it must be filled in. */
 export function FieldColumn({ block }: { block: BlockOf<'field'> }) {
-  const store = useCompose()
+  const store = useSessionStore()
   return (
     <div>
       <ColumnHead title="Field" note={INPUT_NAMES[block.input]} />
@@ -98,8 +98,8 @@ export function FieldColumn({ block }: { block: BlockOf<'field'> }) {
 
 /** Whether a group is one of its section's entries, whose words belong together when the section is re-set. */
 export function EntryColumn({ block }: { block: BlockOf<'group'> }) {
-  const store = useCompose()
-  const { cards } = useComposeState((state) => state.session.site.guide.looks)
+  const store = useSessionStore()
+  const { cards } = useSession((state) => state.session.site.guide.looks)
   return (
     <div>
       <ColumnHead title="Entry" note={block.entry ? 'one of the section’s entries' : 'layout only'} />

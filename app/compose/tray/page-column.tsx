@@ -2,9 +2,9 @@ import { useNavigate } from 'react-router'
 import { addressSchema, type Page } from '#core/site/schema'
 import { slug } from '#core/render/names'
 import { Button } from '../../ui/button'
-import { useCompose, useComposeState } from '../context'
+import { useSessionStore, useSession } from '../../session/context'
 import { addPage, removePage, setAddress } from '../pages'
-import { edit } from '../store'
+import { edit } from '../../session/store'
 
 type TextProps = { label: string; value: string; note: string; onTake: (value: string) => void }
 
@@ -26,10 +26,10 @@ function Text({ label, value, note, onTake }: TextProps) {
 
 /** The page itself: its name, address, and what search results show of it. */
 export function PageColumn({ page }: { page: Page }) {
-  const store = useCompose()
+  const store = useSessionStore()
   const navigate = useNavigate()
   const { siteId } = store.getState()
-  const site = useComposeState((state) => state.session.site)
+  const site = useSession((state) => state.session.site)
   const { language } = site
   const set = (values: Partial<Pick<Page, 'name' | 'title' | 'description'>>) =>
     edit(store, { kind: 'page-field', page: page.id, values })

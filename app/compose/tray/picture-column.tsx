@@ -1,15 +1,17 @@
 import { ImageUp } from 'lucide-react'
 import { type PointerEvent, useRef } from 'react'
-import type { BlockOf, Picture } from '#core/site/schema'
+import type { BlockOf } from '#core/blocks/index'
+import type { Picture } from '#core/picture/picture'
 import { Button } from '../../ui/button'
 import { Choice } from '../../ui/choice'
 import { NumberField } from '../../ui/number-field'
-import { useCompose, useComposeState } from '../context'
-import { pictureEdits, uploadPicture } from '../picture-drop'
-import { edit, editAll } from '../store'
-import { ColourField } from './colour-field'
-import { ColumnHead, Finding, Row } from './row'
-import { newGesture, type StyleAccess } from './use-style'
+import { useSessionStore, useSession } from '../../session/context'
+import { pictureEdits } from '../picture-drop'
+import { uploadPicture } from '../../session/upload-picture'
+import { edit, editAll } from '../../session/store'
+import { ColourField } from '../../fields/colour-field'
+import { ColumnHead, Finding, Row } from '../../fields/row'
+import { newGesture, type StyleAccess } from '../../fields/use-style'
 
 const SHAPES = [
   { value: 'own', label: 'Its own' },
@@ -28,8 +30,8 @@ const FITS = [
 
 /** The picture, its crop about a focal point, its scrim, and the words that stand for it. */
 export function PictureColumn({ block, style }: { block: BlockOf<'picture'>; style: StyleAccess }) {
-  const store = useCompose()
-  const site = useComposeState((state) => state.session.site)
+  const store = useSessionStore()
+  const site = useSession((state) => state.session.site)
   const picture = site.pictures.find((one) => one.id === block.picture)
   const aspect = style.get('aspect')
   const alt = block.alt?.[site.language]
@@ -99,7 +101,7 @@ export function PictureColumn({ block, style }: { block: BlockOf<'picture'>; sty
 }
 
 function Upload({ block }: { block: BlockOf<'picture'> }) {
-  const store = useCompose()
+  const store = useSessionStore()
   const input = useRef<HTMLInputElement>(null)
   const take = async (file: File | undefined) => {
     const picture = file && (await uploadPicture(store.getState().siteId, file))

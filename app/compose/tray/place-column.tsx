@@ -1,15 +1,15 @@
 import { placementIn } from '#core/grid/placement'
-import { idleSettings } from '#core/style/idle'
-import { isContainer } from '#core/site/tree'
+import { settingsWithoutEffect } from '#core/analysis/without-effect'
+import { isContainer } from '#core/blocks/tree'
 import { NumberField } from '../../ui/number-field'
-import { useCompose, useComposeState } from '../context'
+import { useSessionStore, useSession } from '../../session/context'
 import { surroundAt } from '../edge-drag'
-import { edit } from '../store'
+import { edit } from '../../session/store'
 import { ChoiceOf, LengthOf, NumberOf } from './fields'
-import { LengthField } from './length-field'
+import { LengthField } from '../../fields/length-field'
 import { placeInWords } from './figures'
-import { ColumnHead, Finding, Row } from './row'
-import type { StyleAccess } from './use-style'
+import { ColumnHead, Finding, Row } from '../../fields/row'
+import type { StyleAccess } from '../../fields/use-style'
 
 const option = <V extends string>(value: V, label: string) => ({ value, label })
 const LAYOUTS = [option('column', 'Column'), option('row', 'Row'), option('grid', 'Grid'), option('overlay', 'Overlay')]
@@ -26,10 +26,10 @@ const POSITIONS = [
 /** Where the block stands, how large it is, and how it lays out what it holds. */
 export function PlaceColumn({ style }: { style: StyleAccess }) {
   const { place } = style
-  const store = useCompose()
-  const site = useComposeState((state) => state.session.site)
-  const words = useComposeState((state) => placeInWords(state, place, style.range))
-  const idle = idleSettings(site, place, style.range)
+  const store = useSessionStore()
+  const site = useSession((state) => state.session.site)
+  const words = useSession((state) => placeInWords(state, place, style.range))
+  const idle = settingsWithoutEffect(site, place, style.range)
   const breakpoint = site.breakpoints[style.range]!
   const section = place.block.kind === 'section'
   const inGrid = place.ancestors.length > 0 && surroundAt(site, place).ranges[style.range]!.layout === 'grid'
@@ -43,9 +43,9 @@ export function PlaceColumn({ style }: { style: StyleAccess }) {
         <LengthOf style={style} name="spaceAfter" placeholder="After" tokens="spaces" />
       </Row>
       <Finding well>{words}</Finding>
-      {idle.map(({ property, why, repair }) => (
+      {idle.map(({ property, sentence, repair }) => (
         <Finding key={property} well={false}>
-          {why}{' '}
+          {sentence}{' '}
           <button type="button" className="min-h-6 underline" onClick={() => edit(store, repair.edit)}>
             {repair.label}
           </button>
@@ -80,7 +80,7 @@ export function PlaceColumn({ style }: { style: StyleAccess }) {
 
 /** The columns of the grid, to press: from the first to the last that the block takes. */
 function ColumnPicker({ style }: { style: StyleAccess }) {
-  const site = useComposeState((state) => state.session.site)
+  const site = useSession((state) => state.session.site)
   const { columns } = surroundAt(site, style.place).ranges[style.range]!
   const placement = placementIn(columns, style.get('span'), style.get('start'))
   const first = placement.start ?? 1

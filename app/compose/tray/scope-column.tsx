@@ -1,20 +1,20 @@
 import { Copy, EyeOff, Group, Trash2 } from 'lucide-react'
 import { Fragment } from 'react'
 import { currentOf } from '#core/site/directions'
-import type { Block } from '#core/site/schema'
+import type { Block } from '#core/blocks/index'
 import type { Place } from '#core/site/tree'
 import type { Scope } from '#core/style/registry'
-import { scopesOf } from '#core/style/values-in-use'
+import { scopesOf } from '#core/analysis/values-in-use'
 import { IconButton } from '../../ui/button'
-import { useCompose, useComposeState } from '../context'
+import { useSessionStore, useSession } from '../../session/context'
 import { deleteSelection, duplicateSelection, groupSelection } from '../insert'
-import { blockName, edit, editAll, select } from '../store'
+import { blockName, edit, editAll, select } from '../../session/store'
 
 /** The selected block with the path to it, and the widths that its settings are for. */
 export function ScopeColumn({ place }: { place: Place }) {
-  const store = useCompose()
-  const scope = useComposeState((state) => state.scope)
-  const breakpoints = useComposeState((state) => state.session.site.breakpoints)
+  const store = useSessionStore()
+  const scope = useSession((state) => state.scope)
+  const breakpoints = useSession((state) => state.session.site.breakpoints)
   const { block, ancestors } = place
   const hover = Object.keys(block.style.hover ?? {}).length
   const count = (id: string) => Object.keys(block.style.below?.[id] ?? {}).length
@@ -97,10 +97,10 @@ export function ScopeColumn({ place }: { place: Place }) {
 
 /** Whether styles are set for the current direction alone, and the way back to what every direction has. */
 function HereAlone({ block }: { block: Block }) {
-  const store = useCompose()
-  const several = useComposeState((state) => state.session.site.directions.length > 1)
-  const direction = useComposeState((state) => currentOf(state.session.site))
-  const onlyHere = useComposeState((state) => state.onlyHere)
+  const store = useSessionStore()
+  const several = useSession((state) => state.session.site.directions.length > 1)
+  const direction = useSession((state) => currentOf(state.session.site))
+  const onlyHere = useSession((state) => state.onlyHere)
   const over = direction.restyled[block.id]
   if (!several) return null
   return (

@@ -1,19 +1,19 @@
 import { useState } from 'react'
-import type { Link } from '#core/site/link'
-import type { BlockOf } from '#core/site/schema'
-import { hrefSchema } from '#core/site/words'
+import type { Link } from '#core/values/link'
+import type { BlockOf } from '#core/blocks/index'
+import { hrefSchema } from '#core/values/words'
 import { Choice } from '../../ui/choice'
 import { NumberField } from '../../ui/number-field'
-import { useCompose, useComposeState } from '../context'
-import { blockName, edit } from '../store'
-import { ColumnHead, Finding, Row } from './row'
-import type { StyleAccess } from './use-style'
+import { useSessionStore, useSession } from '../../session/context'
+import { blockName, edit } from '../../session/store'
+import { ColumnHead, Finding, Row } from '../../fields/row'
+import type { StyleAccess } from '../../fields/use-style'
 
 /** Where the block leads, and what changes on hover and focus. */
 export function StatesColumn({ style }: { style: StyleAccess }) {
-  const store = useCompose()
-  const scope = useComposeState((state) => state.scope)
-  const buttons = useComposeState((state) => state.session.site.guide.buttons)
+  const store = useSessionStore()
+  const scope = useSession((state) => state.scope)
+  const buttons = useSession((state) => state.session.site.guide.buttons)
   const { block } = style.place
   const leads = block.kind === 'button' || block.kind === 'link' || block.kind === 'picture'
   const hovering = scope === 'hover'
@@ -94,8 +94,8 @@ function valueOf(link: Link | undefined): string {
 }
 
 function LinkRows({ block }: { block: BlockOf<'button' | 'link' | 'picture'> }) {
-  const store = useCompose()
-  const pages = useComposeState((state) => state.session.site.pages)
+  const store = useSessionStore()
+  const pages = useSession((state) => state.session.site.pages)
   const [problem, setProblem] = useState('')
   const value = valueOf(block.link)
   const set = (link: Link | null) => edit(store, { kind: 'field', block: block.id, field: 'link', value: link })

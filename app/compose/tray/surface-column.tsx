@@ -1,11 +1,11 @@
-import type { Shadow } from '#core/style/values'
+import type { Shadow } from '#core/values/colour'
 import { Choice } from '../../ui/choice'
 import { NumberField } from '../../ui/number-field'
-import { useComposeState } from '../context'
-import { ColourField } from './colour-field'
+import { useSession } from '../../session/context'
+import { ColourField } from '../../fields/colour-field'
 import { ChoiceOf, ColourRow, LengthOf, NumberOf } from './fields'
-import { ColumnHead, Row } from './row'
-import type { StyleAccess } from './use-style'
+import { ColumnHead, Row } from '../../fields/row'
+import type { StyleAccess } from '../../fields/use-style'
 
 const SIDES = [
   { value: 'all', label: 'All sides' },
@@ -18,10 +18,10 @@ const SIDES = [
 
 /** Colours, edges, corners and shadow of the block's box. */
 export function SurfaceColumn({ style }: { style: StyleAccess }) {
-  const shadows = useComposeState((state) => state.session.site.guide.shadows)
+  const shadows = useSession((state) => state.session.site.guide.shadows)
   const shadow = style.get('shadow') as Shadow | undefined
   const contact = style.get('contact')
-  const { light } = useComposeState((state) => state.session.site.guide)
+  const { light } = useSession((state) => state.session.site.guide)
   const gradient = style.get('gradient')
   return (
     <div>

@@ -5,12 +5,12 @@ import { demoSite } from '#core/edits/edits.fixture'
 import type { Site } from '#core/site/schema'
 import { findBlock, walkPage } from '#core/site/tree'
 import { stage, type Stage } from '../../style/style.fixture'
-import { useComposeState } from '../context'
-import { select, selected, undo } from '../store'
+import { useSession } from '../../session/context'
+import { select, selected, undo } from '../../session/store'
 import { ExtrasColumn } from './extras-column'
 import { ScopeColumn } from './scope-column'
 import { SurfaceColumn } from './surface-column'
-import { useStyle } from './use-style'
+import { useStyle } from '../../fields/use-style'
 
 const heading = [...walkPage(demoSite().pages[0]!)].find((block) => block.kind === 'heading')!
 const picture = [...walkPage(demoSite().pages[0]!)].findLast((block) => block.kind === 'picture')!
@@ -18,7 +18,7 @@ const group = [...walkPage(demoSite().pages[0]!)].find((block) => block.kind ===
 
 /** The columns of the tray that are about where a style holds, for the block that is selected. */
 function Columns() {
-  const place = useComposeState(selected)
+  const place = useSession(selected)
   return place ? <Chosen key={place.block.id} place={place} /> : null
 }
 function Chosen({ place }: { place: NonNullable<ReturnType<typeof selected>> }) {

@@ -1,9 +1,9 @@
 import { type ReactNode, useEffect, useRef, useState } from 'react'
-import { hasColumn } from '#core/style/registry'
+import { hasColumn } from '#core/blocks/applies'
 import type { Place } from '#core/site/tree'
-import { hasWords } from '#core/site/tree'
-import { useComposeState } from '../context'
-import { blockName, pageOf } from '../store'
+import { hasWords } from '#core/blocks/tree'
+import { useSession } from '../../session/context'
+import { blockName, pageOf } from '../../session/store'
 import { EXTRAS, ExtrasColumn } from './extras-column'
 import { PageColumn } from './page-column'
 import { PictureColumn } from './picture-column'
@@ -12,7 +12,7 @@ import { ScopeColumn } from './scope-column'
 import { StatesColumn } from './states-column'
 import { SurfaceColumn } from './surface-column'
 import { TypeColumn } from './type-column'
-import { useSelected, useStyle } from './use-style'
+import { useSelected, useStyle } from '../../fields/use-style'
 import { WordsColumn } from './words-column'
 
 type TrayColumn = { name: string; show: () => ReactNode }
@@ -33,7 +33,7 @@ export function Tray() {
 }
 
 function PageTray() {
-  const page = useComposeState(pageOf)
+  const page = useSession(pageOf)
   return (
     <>
       <div className="w-[212px] shrink-0 border-r border-line bg-ground p-3.5">

@@ -1,19 +1,18 @@
-import { contrastOfBlock, rangesInWords } from '#core/colour/pairs'
-import { sharedClass } from '#core/render/shared-class'
-import type { Block } from '#core/site/schema'
-import type { Length } from '#core/style/values'
+import { contrastOfBlock, rangesInWords } from '#core/analysis/contrast'
+import { type Block, typeRoleOf } from '#core/blocks/index'
+import type { Length } from '#core/values/length'
 import { fluidAt, growthPer100 } from '#core/type/fluid'
 import { familyOf } from '#core/type/families'
 import { pxAt } from '#core/type/measure'
-import { leadingOf, typeOf } from '#core/type/roles'
+import { leadingOf, typeOf } from '#core/guide/type-roles'
 import { Choice } from '../../ui/choice'
 import { NumberField } from '../../ui/number-field'
-import { useCompose, useComposeState } from '../context'
-import { useFrames } from '../frames'
-import { edit, pageOf } from '../store'
+import { useSessionStore, useSession } from '../../session/context'
+import { useFrames } from '../../live/frames'
+import { edit, pageOf } from '../../session/store'
 import { ChoiceOf, LengthOf, NumberOf } from './fields'
-import { ColumnHead, Finding, Row } from './row'
-import type { StyleAccess } from './use-style'
+import { ColumnHead, Finding, Row } from '../../fields/row'
+import type { StyleAccess } from '../../fields/use-style'
 
 const ALIGN = [
   { value: 'start', label: 'Start' },
@@ -38,11 +37,11 @@ const SLOPES = [
 
 /** How the words are set: type role, face, weight, size, leading and lines. */
 export function TypeColumn({ style }: { style: StyleAccess }) {
-  const store = useCompose()
+  const store = useSessionStore()
   const { block } = style.place
-  const site = useComposeState((state) => state.session.site)
+  const site = useSession((state) => state.session.site)
   const { guide } = site
-  const roleName = sharedClass(block).replace(/^button-.*/, 'button') || 'body'
+  const roleName = typeRoleOf(block, guide)
   const role = typeOf(guide, roleName)
   const face = style.get('face') ?? role?.face
   const family = familyOf(guide.faces.find((one) => one.name === face)?.family ?? '', site.fonts)
@@ -117,10 +116,10 @@ export function TypeColumn({ style }: { style: StyleAccess }) {
 type Role = { size: Length; weight: number }
 
 function TypeFindings({ style, role }: { style: StyleAccess; role: Role | undefined }) {
-  const site = useComposeState((state) => state.session.site)
+  const site = useSession((state) => state.session.site)
   const size = style.get('size') ?? role?.size
   const { block } = style.place
-  const page = useComposeState(pageOf)
+  const page = useSession(pageOf)
   const found = contrastOfBlock(site, page, block.id)
   return (
     <>
@@ -147,7 +146,7 @@ function TypeFindings({ style, role }: { style: StyleAccess; role: Role | undefi
 /** How many lines the words take in each view, counted in the views themselves. */
 function LineCounts({ block }: { block: Block }) {
   const frames = useFrames()
-  useComposeState((state) => state.layout)
+  useSession((state) => state.layout)
   const counts = [...frames.values()].flatMap(({ frame, width }) => {
     const element = frame.find(block.id)
     if (!element || (element.textContent ?? '') === '') return []

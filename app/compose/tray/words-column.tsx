@@ -1,23 +1,23 @@
 import { Bold, Highlighter, Italic, Link2, Strikethrough } from 'lucide-react'
 import { Popover } from 'radix-ui'
 import { useState } from 'react'
-import type { WordBlock } from '#core/site/schema'
-import { hrefSchema, plainText } from '#core/site/words'
+import type { WordBlock } from '#core/blocks/index'
+import { hrefSchema, plainText } from '#core/values/words'
 import { Button, IconButton } from '../../ui/button'
 import { Choice } from '../../ui/choice'
-import { useCompose, useComposeState } from '../context'
-import { edit } from '../store'
+import { useSessionStore, useSession } from '../../session/context'
+import { edit } from '../../session/store'
 import { openEditor } from '../words-editor'
-import { ColumnHead, Finding, Row } from './row'
-import { newGesture } from './use-style'
+import { ColumnHead, Finding, Row } from '../../fields/row'
+import { newGesture } from '../../fields/use-style'
 
 const LEVELS = [1, 2, 3, 4, 5, 6].map((level) => ({ value: String(level), label: `Heading ${level}` }))
 
 /** The words of the block, its marks while they are edited on the page, and the level of a heading. */
 export function WordsColumn({ block }: { block: WordBlock }) {
-  const store = useCompose()
-  const language = useComposeState((state) => state.session.site.language)
-  const editing = useComposeState((state) => state.words !== null)
+  const store = useSessionStore()
+  const language = useSession((state) => state.session.site.language)
+  const editing = useSession((state) => state.words !== null)
   const [gesture, setGesture] = useState(newGesture)
   const text = plainText(block.words[language] ?? [])
   const marked = (block.words[language] ?? []).some((span) => typeof span !== 'string')

@@ -1,0 +1,204 @@
+import { freeze } from 'immer'
+import { customAlphabet } from 'nanoid'
+import { toast } from 'sonner'
+import { createStore, type StoreApi } from 'zustand/vanilla'
+import { EditError } from '#core/edits/edit'
+import { type Edit, editLabel } from '#core/edits/index'
+import { batchOf, joinInverses } from '#core/edits/merge'
+import { catchUp, type Lost, makeEdit, openSession, type Session, settle } from '#core/edits/session'
+import type { Block } from '#core/blocks/index'
+import type { Page, Site } from '#core/site/schema'
+import { findBlock, type Place } from '#core/site/tree'
+import type { Scope } from '#core/style/registry'
+
+export const makeId = customAlphabet('0123456789abcdefghijklmnopqrstuvwxyz', 8)
+
+/** One step of undo or redo: the edit to make, and what it takes back in words. */
+type Step = { edit: Edit; label: string; gesture?: string }
+
+export type SaveState = { kind: 'saved'; at: Date | null } | { kind: 'saving' } | { kind: 'waiting'; why: string }
+
+/** A block whose words are being edited, and the view that it is edited in. */
+export type WordsEditing = {
+  block: string
+  view: number
+  /** Where the caret goes: the start, a point of the page in px of the view, or else the end. */
+  caret?: 'start' | { left: number; top: number }
+}
+
+export type SessionState = {
+  siteId: string
+  pageId: string
+  session: Session
+  /** Keys of edits that are on their way to the server. */
+  sending: ReadonlySet<string>
+  save: SaveState
+  undo: readonly Step[]
+  redo: readonly Step[]
+  selection: string | null
+  scope: Scope
+  /** True while styles are set for the current direction alone. */
+  onlyHere: boolean
+  /** Views on the stage: all, or the index of one. */
+  shown: 'all' | number
+  /** Zoom of each view; null fits it. */
+  zooms: readonly (number | null)[]
+  grid: boolean
+  distances: boolean
+  tray: boolean
+  /** Views that show the wire look, by index. */
+  wire: ReadonlySet<number>
+  /** True while the wire look and the finished look of one view are compared. */
+  comparing: boolean
+  /** What the chooser of arrangements is open for: a new section, or the section with this id. */
+  chooser: { section?: string } | null
+  pagesOpen: boolean
+  words: WordsEditing | null
+  /** Counts layouts of the views, so that what is drawn over them is drawn again. */
+  layout: number
+}
+
+const NO_VIEWS: ReadonlySet<number> = new Set()
+
+export type SessionStore = StoreApi<SessionState>
+
+export function createSessionStore(siteId: string, pageId: string, site: Site, revision: number): SessionStore {
+  return createStore<SessionState>(() => ({
+    siteId,
+    pageId,
+    session: openSession(freeze(site, true), revision),
+    sending: new Set(),
+    save: { kind: 'saved', at: null },
+    undo: [],
+    redo: [],
+    selection: null,
+    scope: 'base',
+    onlyHere: false,
+    shown: 'all',
+    zooms: [],
+    grid: false,
+    distances: false,
+    tray: true,
+    wire: NO_VIEWS,
+    comparing: false,
+    chooser: null,
+    pagesOpen: false,
+    words: null,
+    layout: 0,
+  }))
+}
+
+const MOST_STEPS = 500
+
+/** Makes an edit on the stores's site and gives the edit that takes it back; a refusal is shown and changes nothing. */
+function perform(store: SessionStore, edit: Edit, gesture?: string): Edit | undefined {
+  const { session, sending } = store.getState()
+  try {
+    const made = makeEdit(session, { key: makeId() + makeId(), edit, gesture }, sending)
+    store.setState({ session: made.session })
+    return made.inverse
+  } catch (error) {
+    if (!(error instanceof EditError)) throw error
+    toast.error(error.message)
+    return undefined
+  }
+}
+
+/**
+ * Makes an edit. Edits of one gesture (a drag, a stretch of typing) are one step of undo.
+ * @returns true if it was made
+ */
+export function edit(store: SessionStore, one: Edit, gesture?: string): boolean {
+  const inverse = perform(store, one, gesture)
+  if (!inverse) return false
+  const { undo } = store.getState()
+  const last = undo.at(-1)
+  if (gesture !== undefined && last?.gesture === gesture) {
+    store.setState({
+      undo: [...undo.slice(0, -1), { ...last, edit: joinInverses(last.label, inverse, last.edit) }],
+      redo: [],
+    })
+  } else {
+    store.setState({
+      undo: [...undo, { edit: inverse, label: editLabel(one), gesture }].slice(-MOST_STEPS),
+      redo: [],
+    })
+  }
+  return true
+}
+
+/** Several edits as one step. */
+export function editAll(store: SessionStore, label: string, edits: Edit[], gesture?: string): boolean {
+  if (edits.length === 0) return true
+  return edit(store, batchOf(label, edits), gesture)
+}
+
+function step(store: SessionStore, from: 'undo' | 'redo', to: 'undo' | 'redo'): void {
+  const state = store.getState()
+  const last = state[from].at(-1)
+  if (!last) return
+  store.setState({ [from]: state[from].slice(0, -1), words: null } as Partial<SessionState>)
+  const inverse = perform(store, last.edit)
+  if (!inverse) return
+  store.setState({
+    [to]: [...store.getState()[to], { edit: inverse, label: last.label }],
+  } as Partial<SessionState>)
+  const { selection, session } = store.getState()
+  if (selection !== null && !findBlock(session.site, selection)) store.setState({ selection: null })
+}
+
+export const undo = (store: SessionStore): void => step(store, 'undo', 'redo')
+export const redo = (store: SessionStore): void => step(store, 'redo', 'undo')
+
+function tellLost(lost: readonly Lost[]): void {
+  for (const { edit: one, reason } of lost) {
+    toast.error(`Not kept: ${editLabel(one)}. ${reason}`, { duration: 12_000 })
+  }
+}
+
+/** Takes in the server's answer to edits that were sent. */
+export function settleSent(
+  store: SessionStore,
+  sent: readonly string[],
+  revision: number,
+  refused: readonly { key: string; reason: string }[],
+): void {
+  const { session, lost } = settle(store.getState().session, sent, revision, refused)
+  store.setState({ session })
+  tellLost(lost)
+}
+
+/** Takes in edits made in another tab. */
+export function takeIn(store: SessionStore, missed: readonly { key: string; edit: Edit }[], revision: number): void {
+  const { session, lost } = catchUp(store.getState().session, missed, revision)
+  const { selection } = store.getState()
+  const gone = selection !== null && !findBlock(session.site, selection)
+  store.setState({ session, ...(gone ? { selection: null, words: null } : {}) })
+  tellLost(lost)
+}
+
+/** The page on the stage; the site's first if it has been deleted. */
+export function pageOf({ session, pageId }: SessionState): Page {
+  return session.site.pages.find((one) => one.id === pageId) ?? session.site.pages[0]!
+}
+
+const lastPlace = new WeakMap<Site, { id: string; place: Place | undefined }>()
+
+/** The selected block and where it stands; the same object as long as the site and the selection are the same. */
+export function selected({ session, selection }: SessionState): Place | undefined {
+  if (selection === null) return undefined
+  let known = lastPlace.get(session.site)
+  if (known?.id !== selection) lastPlace.set(session.site, (known = { id: selection, place: findBlock(session.site, selection) }))
+  return known.place
+}
+
+export function select(store: SessionStore, id: string | null): void {
+  store.setState({ selection: id, words: null })
+}
+
+/** What a block is called: its own name, a section's job, or its kind. */
+export function blockName(block: Block): string {
+  if (block.name) return block.name
+  const word = block.kind === 'section' ? block.job.replace('-', ' ') : block.kind
+  return word[0]!.toUpperCase() + word.slice(1)
+}

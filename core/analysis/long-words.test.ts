@@ -1,0 +1,36 @@
+import { describe, expect, test } from 'vitest'
+import { newBlock, newSection } from '#core/blocks/defaults'
+import { findings } from '#core/analysis/checks/index'
+import { makeId } from '#core/deck/deck.fixture'
+import { demoSite } from '#core/edits/edits.fixture'
+import { newSite } from '#core/site/defaults'
+import type { Site } from '#core/site/schema'
+import { longWords } from './long-words'
+
+const start = newSite('Barges', makeId)
+function withHeading(text: string): Site {
+  const heading = { ...newBlock('heading', makeId), level: 1, words: { en: [text] } }
+  const section = { ...newSection('opening', makeId), children: [heading] }
+  return { ...start, pages: [{ ...start.pages[0]!, sections: [section] }] }
+}
+const of = (site: Site) => longWords(site, site.pages[0]!)
+
+describe('words that do not fit', () => {
+  test('are named with their width, what they have, and where', () => {
+    const [found] = of(withHeading('Donaudampfschifffahrtsgesellschaft'))
+    expect(found).toMatchObject({ word: 'Donaudampfschifffahrtsgesellschaft', at: [375] })
+    expect(found!.needs).toBeGreaterThan(found!.has)
+    const site = withHeading('Donaudampfschifffahrtsgesellschaft')
+    expect(findings(site).some(({ sentence }) => /is about \d+ px wide and has \d+ px at 375/.test(sentence))).toBe(true)
+  })
+
+  test('may be parted at hyphens and soft hyphens', () => {
+    expect(of(withHeading('Donau\u00addampf\u00adschiff\u00adfahrts\u00adgesell\u00adschaft'))).toEqual([])
+    expect(of(withHeading('Donau-dampf-schiff-fahrts-gesellschaft'))).toEqual([])
+  })
+
+  test('are none in the demo', () => {
+    const site = demoSite()
+    expect(site.pages.flatMap((page) => longWords(site, page))).toEqual([])
+  })
+})

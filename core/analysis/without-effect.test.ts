@@ -1,0 +1,60 @@
+import { describe, expect, test } from 'vitest'
+import { newBlock, newSection } from '#core/blocks/defaults'
+import { applyEdit } from '#core/edits/index'
+import { newSite } from '#core/site/defaults'
+import { idMaker } from '#core/values/ids'
+import { findBlock } from '#core/site/tree'
+import { settingsWithoutEffect } from './without-effect'
+import type { StyleValues } from '#core/style/registry'
+import { pixels } from '#core/values/length'
+
+const makeId = idMaker(Math.random)
+
+/** A text in a group in a section, each with a style. */
+function scene(text: StyleValues, group: StyleValues = {}) {
+  const inner = { ...newBlock('text', makeId), style: { base: text } }
+  const outer = { ...newBlock('group', makeId), style: { base: group }, children: [inner] }
+  const site = newSite('Test', makeId)
+  const section = { ...newSection('opening', makeId), children: [outer] }
+  return {
+    site: { ...site, pages: [{ ...site.pages[0]!, sections: [section] }] },
+    id: inner.id,
+    group: outer.id,
+  }
+}
+
+describe('a setting that has no effect says why, and its repair makes it work', () => {
+  test.each<[string, StyleValues, StyleValues, RegExp]>([
+    ['columns in a column', { span: 4 }, {}, /this block stands in a column/],
+    ['columns in an overlay', { span: 4 }, { layout: 'overlay' }, /this block stands in an overlay/],
+    ['distances in the flow', { top: pixels(8) }, {}, /this one is in the flow/],
+    ['height place in a column', { selfAlign: 'end' }, {}, /nothing to stand in/],
+    ['width place in a row', { selfJustify: 'end' }, { layout: 'row' }, /shares out the width/],
+    ['the rest in a grid', { grow: true }, { layout: 'grid' }, /take the rest/],
+    ['an edge colour without an edge', { edgeColour: { role: 'ink' } }, {}, /no width/],
+    ['sticky as tall as its row', { position: 'sticky' }, { layout: 'grid' }, /no room to stick/],
+  ])('%s', (_, text, group, why) => {
+    const { site, id } = scene(text, group)
+    const [found] = settingsWithoutEffect(site, findBlock(site, id)!, 0)
+    expect(found?.sentence).toMatch(why)
+    const repaired = applyEdit(site, found!.repair.edit).site
+    expect(settingsWithoutEffect(repaired, findBlock(repaired, id)!, 0).map((one) => one.property)).not.toContain(found!.property)
+  })
+
+  test.each<[string, StyleValues, RegExp]>([
+    ['own columns of a column', { tracks: 3 }, /this is a column/],
+    ['wrapping of a column', { wrap: true }, /Only a row wraps/],
+    ['a gap across in a column', { gap: pixels(8) }, /none across/],
+  ])('%s', (_, group, why) => {
+    const { site, group: id } = scene({}, group)
+    const [found] = settingsWithoutEffect(site, findBlock(site, id)!, 0)
+    expect(found?.sentence).toMatch(why)
+    const repaired = applyEdit(site, found!.repair.edit).site
+    expect(settingsWithoutEffect(repaired, findBlock(repaired, id)!, 0)).toEqual([])
+  })
+
+  test('nothing is said of settings that work', () => {
+    const { site, id } = scene({ span: 4, position: 'sticky', top: pixels(0), selfAlign: 'start' }, { layout: 'grid' })
+    expect(settingsWithoutEffect(site, findBlock(site, id)!, 0)).toEqual([])
+  })
+})

@@ -1,0 +1,67 @@
+import type { Element, ElementContent, Properties } from 'hast'
+import type { Picture } from '#core/picture/picture'
+import type { Link } from '#core/values/link'
+import { plainText } from '#core/values/words'
+import type { Block, WordBlock } from './index'
+import type { FieldBlock } from './field'
+import type { FormBlock } from './form'
+import type { PictureBlock } from './picture'
+import { element } from './html'
+import { renderWords } from './words-html'
+
+/** A page that navigation may lead to. */
+export type ListedPage = { id: string; name: string }
+
+/** What printing a block needs to know besides the block. */
+export type ElementContext = {
+  language: string
+  /** True in the views, where blocks without words still show their place. */
+  editing: boolean
+  /** Classes of the block; empty for none. */
+  className: string[]
+  /** The id of a section, for links to it. */
+  anchor: string
+  children: ElementContent[]
+  /** True in a form, which a button without a link sends. */
+  inForm: boolean
+  /** The name that a field's entries arrive under. */
+  fieldName: (field: FieldBlock) => string
+  /** A picture of the site. */
+  picture: (id: string) => Picture | undefined
+  /** Where an image's bytes are, and in which widths. */
+  image: (block: PictureBlock, picture: Picture) => Properties
+  /** True where an image stands in a box of its own, under a scrim or in a link. */
+  boxed: boolean
+  /** URL that a link leads to. */
+  href: (link: Link) => string
+  /** Where a form sends its entries. */
+  action: (form: FormBlock) => string
+  /** The pages that a nav which follows them lists, and the one that is printed. */
+  pages: readonly ListedPage[]
+  page: string
+}
+
+/** The attributes of a block's element: its classes, its id in the views, and more. */
+export const attributes = (block: Block, { className, editing }: ElementContext, more: Properties = {}): Properties => {
+  const properties: Properties = className.length === 0 ? more : { className, ...more }
+  return editing ? { ...properties, dataBlock: block.id } : properties
+}
+
+/** The words of a block, in the language that is printed. */
+export const spansIn = (block: WordBlock, { language }: ElementContext) => block.words[language] ?? []
+
+/** Spans as children of an element. */
+export const wordsIn = (block: WordBlock, context: ElementContext): ElementContent[] =>
+  renderWords(spansIn(block, context), (href) => context.href({ href }))
+
+/** An element around a block's words; in the views one without words shows what it is meant for. */
+export function worded(block: WordBlock, context: ElementContext, tag: string, more?: Properties): Element | undefined {
+  const empty = plainText(spansIn(block, context)).trim() === ''
+  if (empty && !context.editing) return undefined
+  const properties = attributes(block, context, more)
+  if (empty) properties.dataEmpty = block.name ?? ('part' in block && block.part ? block.part : block.kind)
+  return element(tag, properties, wordsIn(block, context))
+}
+
+/** `href` of a block that leads somewhere. */
+export const linked = (link: Link | undefined, { href }: ElementContext): Properties => (link ? { href: href(link) } : {})

@@ -1,0 +1,8 @@
+import { linkSchema } from '#core/values/link'
+import { nameSchema } from '#core/values/name'
+import { wordsSchema } from '#core/values/words'
+
+/** Fields that several kinds of block have. */
+export const words = { words: wordsSchema }
+export const link = { link: linkSchema.optional() }
+export const typeRole = { type: nameSchema.optional() }

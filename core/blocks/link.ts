@@ -1,0 +1,19 @@
+import { z } from 'zod'
+import { linked, worded } from './element'
+import { link as linkField, typeRole, words } from './fields'
+import type { BlockBase, Kind } from './kind'
+import { statesOf } from './look'
+
+const fields = z.strictObject({ ...words, ...linkField, ...typeRole })
+export type LinkBlock = BlockBase<'link', typeof fields>
+
+/** Words that lead somewhere. */
+export const link: Kind<LinkBlock> = {
+  fields,
+  traits: ['flow', 'sides', 'aligned', 'type', 'ink', 'box', 'underline', 'lift'],
+  passage: () => 'link',
+  sharedClass: ({ type }) => type ?? '',
+  look: (_, { looks }) => statesOf({ rest: looks.link.rest, hover: looks.link.hover }),
+  defaults: () => ({ words: {} }),
+  element: (block, context) => worded(block, context, 'a', linked(block.link, context)),
+}

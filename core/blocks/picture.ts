@@ -1,0 +1,48 @@
+import type { Element, Properties } from 'hast'
+import { z } from 'zod'
+import { idSchema } from '#core/values/ids'
+import { attributes, type ElementContext, linked } from './element'
+import { link } from './fields'
+import { element } from './html'
+import type { BlockBase, Kind } from './kind'
+
+const fields = z.strictObject({
+  picture: idSchema.optional(),
+  /** Alternative text by language; an empty one says that the picture is decoration. */
+  alt: z.record(z.string(), z.string().max(1000)).optional(),
+  ...link,
+})
+export type PictureBlock = BlockBase<'picture', typeof fields>
+
+/** A picture that is not chosen yet: a crossed frame. */
+function emptyFrame(block: PictureBlock, context: ElementContext): Element {
+  const line = (x1: string, y1: string, x2: string, y2: string) => element('line', { x1, y1, x2, y2 }, [])
+  const frame = element('svg', { ariaHidden: 'true', width: '100%', height: '100%' }, [
+    line('0', '0', '100%', '100%'),
+    line('0', '100%', '100%', '0'),
+  ])
+  // A frame without a shape of its own is as high as a picture might be.
+  const shaped = block.style.base?.aspect !== undefined || block.style.base?.height !== undefined
+  const className = [...context.className, 'frame', ...(shaped ? [] : ['frame-open'])]
+  return element('div', attributes(block, { ...context, className }), [frame])
+}
+
+/** A picture of the site. */
+export const picture: Kind<PictureBlock> = {
+  fields,
+  traits: ['flow', 'sides', 'box', 'contact', 'lift', 'ratio', 'image'],
+  defaults: () => ({}),
+  element(block, context) {
+    const chosen = block.picture === undefined ? undefined : context.picture(block.picture)
+    if (!chosen) return emptyFrame(block, context)
+    const image: Properties = {
+      alt: block.alt?.[context.language] ?? '',
+      width: chosen.width,
+      height: chosen.height,
+      ...context.image(block, chosen),
+    }
+    if (!context.boxed) return element('img', attributes(block, context, image), [])
+    const tag = block.link ? 'a' : 'div'
+    return element(tag, attributes(block, context, linked(block.link, context)), [element('img', image, [])])
+  },
+}

@@ -1,0 +1,13 @@
+import type { Block, Container, WordBlock } from './index'
+
+/** True for blocks that hold others. */
+export const isContainer = (block: Block): block is Container => 'children' in block
+
+/** True for blocks that take words. */
+export const hasWords = (block: Block): block is WordBlock => 'words' in block
+
+/** A block and all that it holds, in reading order. */
+export function* walk(block: Block): Generator<Block> {
+  yield block
+  if (isContainer(block)) for (const child of block.children) yield* walk(child)
+}

@@ -1,0 +1,15 @@
+import { z } from 'zod'
+import { idSchema } from '#core/values/ids'
+
+/** A picture of the site. */
+export const pictureSchema = z.strictObject({
+  id: idSchema,
+  name: z.string().min(1).max(200),
+  /** SHA-256 of the original's bytes, in hex; the name that it is stored under. */
+  hash: z.string().regex(/^[0-9a-f]{64}$/),
+  type: z.enum(['image/jpeg', 'image/png', 'image/webp', 'image/avif', 'image/svg+xml']),
+  /** Size of the original, px. */
+  width: z.int().positive().max(30_000),
+  height: z.int().positive().max(30_000),
+})
+export type Picture = z.infer<typeof pictureSchema>
