@@ -1,7 +1,7 @@
 import { type PointerEvent, type RefObject, useCallback, useRef, useState } from 'react'
 import { type BlockKind, mayHold } from '#core/blocks/index'
 import type { Edit } from '#core/edits/index'
-import { positionOf } from '#core/edits/edit'
+import { positionOf } from '#core/edits/places'
 import { rangeAt } from '#core/grid/columns'
 import { surroundOf } from '#core/render/surround'
 import { valueAt } from '#core/style/cascade'

@@ -3,7 +3,7 @@ import { newBlock, newSection } from '#core/blocks/defaults'
 import { hasWords, isContainer, walk } from '#core/blocks/tree'
 import { withNewIds } from '#core/site/tree'
 import type { Edit } from '#core/edits/index'
-import { positionOf } from '#core/edits/edit'
+import { positionOf } from '#core/edits/places'
 import { blockName, type SessionState, type SessionStore, edit, editAll, makeId, pageOf, selected } from '../session/store'
 
 type Job = Parameters<typeof newSection>[0]

@@ -1,62 +1,46 @@
 import type { z } from 'zod'
-import type { Block, Container } from '#core/blocks/index'
-import type { Page, Site } from '#core/site/schema'
-import { findBlock, type Place } from '#core/site/tree'
-import { isContainer } from '#core/blocks/tree'
+import type { Site } from '#core/site/schema'
 
 /** An edit that cannot be applied. The message says what and where, for the person who made it. */
 export class EditError extends Error {
   override name = 'EditError'
 }
 
-export type Applied<E> = { site: Site; inverse: E }
+/** A change of a site: a small JSON value of one kind. */
+export type AnyEdit = { kind: string }
+
+export type Applied<I extends AnyEdit> = { site: Site; inverse: I }
+
+/** What an edit gives new values to: the thing, and which of its values. */
+export type Setting = { of: string; names: readonly string[] }
+
+/** Choices for a sample, as they follow from a seed. */
+export type Chooser = {
+  /** A whole number from 0 up to, not including, `below`. */
+  number: (below: number) => number
+  one: <T>(list: readonly T[]) => T
+  id: () => string
+}
 
 /**
- * One kind of edit. `apply` is pure: it gives the changed site and the edit that takes the change back,
- * or throws an `EditError` and changes nothing. `label` names the change, for undo: "Undo move of Heading".
+ * One kind of edit: all that there is to say of it, in a file of its own. `E` is the edit, `I` what takes it back.
+ * `core/edits/index` lists the kinds.
  */
-export type EditKind<E extends { kind: string }, Any> = {
+export type EditKind<E extends AnyEdit, I extends AnyEdit = E> = {
   kind: E['kind']
   schema: z.ZodType<E>
-  apply: (site: Site, edit: E) => Applied<Any>
+  /**
+   * Gives the changed site and the edit that takes the change back. It is pure.
+   * @throws EditError if the edit does not apply; nothing is changed then
+   */
+  apply: (site: Site, edit: E) => Applied<I>
+  /**
+   * What the edit only gives new values to; `undefined` if it adds, takes out or moves something. A later edit that
+   * sets all that an earlier one set leaves nothing of it, so that the two may be one.
+   */
+  sets?: (edit: E) => Setting | undefined
+  /** Names the change, for undo: “Undo move of Heading”. */
   label: (edit: E) => string
-}
-
-/** Finds a block or says that it is gone. */
-export function placeOf(site: Site, id: string): Place {
-  const place = findBlock(site, id)
-  if (!place) throw new EditError(`The block "${id}" is no longer on any page.`)
-  return place
-}
-
-/** The same block in a draft of the site. */
-export function draftAt(draft: Site, place: Place): Block {
-  const [first, ...rest] = place.path
-  let block: Block = draft.pages[place.page]!.sections[first!]!
-  for (const index of rest) block = (block as Container).children[index]!
-  return block
-}
-
-/** What holds blocks: a page holds sections, a container holds the kinds that it may. */
-export type Holder = { page: Page } | { container: Place & { block: Container } }
-
-export function holderOf(site: Site, id: string): Holder {
-  const page = site.pages.find((one) => one.id === id)
-  if (page) return { page }
-  const place = placeOf(site, id)
-  if (!isContainer(place.block)) throw new EditError(`A ${place.block.kind} holds no other blocks.`)
-  return { container: place as Place & { block: Container } }
-}
-
-/** The list of blocks of a holder, in a draft. */
-export function childrenOf(draft: Site, site: Site, holder: Holder): Block[] {
-  if ('page' in holder) return draft.pages[site.pages.indexOf(holder.page)]!.sections as Block[]
-  return (draftAt(draft, holder.container) as Container).children
-}
-
-/** The id of what holds a block, and the block's index in it. */
-export function positionOf(site: Site, place: Place): { parent: string; index: number } {
-  const index = place.path.at(-1)!
-  const parent = place.ancestors.at(-1)
-  return { parent: parent ? parent.id : site.pages[place.page]!.id, index }
+  /** An edit of this kind on a site, for tests of all kinds; the site may refuse it. */
+  sample: (site: Site, choose: Chooser) => E
 }

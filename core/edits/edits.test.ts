@@ -6,9 +6,10 @@ import { idMaker } from '#core/values/ids'
 import type { Site } from '#core/site/schema'
 import { findBlock, walkPage } from '#core/site/tree'
 import { valuesIn } from '#core/style/registry'
-import { choices, demoSite, editOf } from './edits.fixture'
+import { chooserOf, choices, demoSite, editOf } from './edits.fixture'
 import { EditError } from './edit'
-import { applyEdit, type Edit, editLabel, parseEdit } from './index'
+import { applyEdit, type Edit, EDIT_KINDS, editLabel, parseEdit, sampleEdit, settingOf } from './index'
+import { replaces } from './merge'
 
 const site = demoSite()
 const page = site.pages[0]!
@@ -165,5 +166,25 @@ describe('an edit is refused with a sentence when', () => {
       }
     }
     expect(deepen).toThrow(/24 deep/)
+  })
+})
+
+describe('every kind of edit', () => {
+  test.each(EDIT_KINDS)('%s: its sample is valid, is named, is made on the demo, and is taken back', (kind) => {
+    let made = 0
+    for (let seed = 0; seed < 40; seed++) {
+      const edit = sampleEdit(kind, site, chooserOf(seed))
+      expect(parseEdit(JSON.parse(JSON.stringify(edit)))).toEqual(edit)
+      expect(editLabel(edit)).not.toBe('')
+      try {
+        const step = applyEdit(site, edit)
+        expect(JSON.parse(JSON.stringify(applyEdit(step.site, step.inverse).site))).toEqual(JSON.parse(JSON.stringify(site)))
+        if (settingOf(edit)) expect(replaces(edit, edit)).toBe(true)
+        made++
+      } catch (error) {
+        if (!(error instanceof EditError)) throw error
+      }
+    }
+    expect(made).toBeGreaterThan(0)
   })
 })

@@ -2,8 +2,9 @@ import { produce } from 'immer'
 import { z } from 'zod'
 import { idSchema } from '#core/values/ids'
 import { type Block, BLOCK_KINDS, blockSchema, kindOf } from '#core/blocks/index'
-import { draftAt, EditError, type EditKind, placeOf } from './edit'
-import type { Edit } from './index'
+import { draftAt, placeOf } from './places'
+import { EditError, type EditKind } from './edit'
+import { aBlock } from './samples'
 
 type KeysOf<B> = B extends unknown ? keyof B : never
 /** Fields that are set by themselves: a block's name, whether it is hidden, and those of its kind but for its words. */
@@ -21,10 +22,12 @@ const schema = z.strictObject({
 })
 export type FieldEdit = z.infer<typeof schema>
 
-export const fieldEdit: EditKind<FieldEdit, Edit> = {
+/** Sets one field of a block: its name, whether it is hidden, or one of its kind. */
+export const fieldEdit: EditKind<FieldEdit> = {
   kind: 'field',
   schema,
   label: (edit) => (edit.field === 'hidden' ? (edit.value ? 'hide' : 'show') : edit.field),
+  sets: ({ block, field }) => ({ of: `${block} ${field}`, names: [] }),
   apply(site, edit) {
     const place = placeOf(site, edit.block)
     const { [edit.field as 'name']: old, ...rest } = place.block as unknown as Record<string, z.core.util.JSONType>
@@ -44,5 +47,10 @@ export const fieldEdit: EditKind<FieldEdit, Edit> = {
       site: next,
       inverse: { kind: 'field', block: edit.block, field: edit.field, value: old ?? null },
     }
+  },
+  sample(site, choose) {
+    const field = choose.one(['name', 'hidden', 'level'] as const)
+    const value = field === 'name' ? choose.one([`Name ${choose.number(99)}`, null]) : field === 'hidden' ? true : choose.number(7)
+    return { kind: 'field', block: aBlock(site, choose), field, value }
   },
 }

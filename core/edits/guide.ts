@@ -4,7 +4,7 @@ import { idSchema } from '#core/values/ids'
 import type { Site } from '#core/site/schema'
 import { type StyleGuide, styleGuideSchema } from '#core/guide/style-guide'
 import { EditError, type EditKind } from './edit'
-import type { Edit } from './index'
+import { sampleHex } from './samples'
 
 type Part = keyof StyleGuide
 const shape = styleGuideSchema.shape
@@ -75,10 +75,11 @@ function holderOf(site: Site, id: string | undefined): { guide?: StyleGuide | un
 }
 
 /** Sets one part of a style guide, so that two tabs may change different parts. */
-export const guideEdit: EditKind<GuideEdit, Edit> = {
+export const guideEdit: EditKind<GuideEdit> = {
   kind: 'guide',
   schema,
   label: (edit) => LABELS[edit.part],
+  sets: ({ part, direction }) => ({ of: `${part} ${direction ?? ''}`, names: [] }),
   apply(site, edit) {
     const before = holderOf(site, edit.direction).guide!
     const twice = doubled(edit.value)
@@ -90,6 +91,16 @@ export const guideEdit: EditKind<GuideEdit, Edit> = {
       holder.guide = { ...before, [edit.part]: edit.value }
     })
     return { site: next, inverse: { ...edit, value: before[edit.part] } as GuideEdit }
+  },
+  sample(site, choose) {
+    const { colours } = site.guide
+    const changed = choose.one(colours)
+    return {
+      kind: 'guide',
+      part: 'colours',
+      value: colours.map((one) => (one === changed ? { ...one, hex: sampleHex(choose) } : one)),
+      ...(choose.number(2) === 0 ? { direction: choose.one(site.directions).id } : {}),
+    }
   },
 }
 

@@ -1,129 +1,89 @@
 import { z } from 'zod'
 import type { Site } from '#core/site/schema'
-import type { Applied, EditKind } from './edit'
-import { type BriefEdit, briefEdit } from './brief'
-import {
-  type DirectionAddEdit,
-  directionAddEdit,
-  type DirectionCurrentEdit,
-  directionCurrentEdit,
-  type DirectionFieldEdit,
-  directionFieldEdit,
-  type DirectionRemoveEdit,
-  directionRemoveEdit,
-} from './directions'
-import { type FieldEdit, fieldEdit } from './field'
-import { type GuideEdit, guideEdit } from './guide'
-import { MOST_IN_BATCH } from './merge'
-import { type InsertEdit, insertEdit } from './insert'
-import { type ListEdit, listEdit } from './list'
-import { type MoveEdit, moveEdit } from './move'
-import {
-  type PageAddEdit,
-  pageAddEdit,
-  type PageFieldEdit,
-  pageFieldEdit,
-  type PageMoveEdit,
-  pageMoveEdit,
-  type PageRemoveEdit,
-  pageRemoveEdit,
-} from './pages'
-import { type PictureAddEdit, pictureAddEdit, type PictureRemoveEdit, pictureRemoveEdit } from './pictures'
-import { type RemoveEdit, removeEdit } from './remove'
-import { type ReSetEdit, reSetEdit } from './re-set'
-import { type SiteEdit, siteEdit } from './site'
-import { type StyleEdit, styleEdit } from './style'
-import { type SwapEdit, swapEdit } from './swap'
-import { type WordsEdit, wordsEdit } from './words'
+import { type Batch, batchKind } from './batch'
+import { briefEdit } from './brief'
+import { directionAddEdit } from './direction-add'
+import { directionCurrentEdit } from './direction-current'
+import { directionFieldEdit } from './direction-field'
+import { directionRemoveEdit } from './direction-remove'
+import { fieldEdit } from './field'
+import { guideEdit } from './guide'
+import { insertEdit } from './insert'
+import { listEdit } from './list'
+import { moveEdit } from './move'
+import { pageAddEdit } from './page-add'
+import { pageFieldEdit } from './page-field'
+import { pageMoveEdit } from './page-move'
+import { pageRemoveEdit } from './page-remove'
+import { pictureAddEdit } from './picture-add'
+import { pictureRemoveEdit } from './picture-remove'
+import { reSetEdit } from './re-set'
+import { removeEdit } from './remove'
+import { siteEdit } from './site'
+import { styleEdit } from './style'
+import { swapEdit } from './swap'
+import { wordsEdit } from './words'
+import type { AnyEdit, Applied, Chooser, EditKind, Setting } from './edit'
 
-/** Several edits as one: all are applied, or none. */
-export type BatchEdit = { kind: 'batch'; label: string; edits: Edit[] }
+/** Holds each kind under its own name. */
+const named = <T extends { [K in keyof T]: { kind: K } }>(kinds: T): T => kinds
 
-/** Every change that a site can undergo. */
-export type Edit =
-  | StyleEdit
-  | WordsEdit
-  | FieldEdit
-  | InsertEdit
-  | RemoveEdit
-  | MoveEdit
-  | SiteEdit
-  | GuideEdit
-  | DirectionAddEdit
-  | DirectionRemoveEdit
-  | DirectionFieldEdit
-  | DirectionCurrentEdit
-  | PageAddEdit
-  | PageRemoveEdit
-  | PageFieldEdit
-  | PageMoveEdit
-  | BriefEdit
-  | ListEdit
-  | SwapEdit
-  | ReSetEdit
-  | PictureAddEdit
-  | PictureRemoveEdit
-  | BatchEdit
-
-const batchSchema: z.ZodType<BatchEdit> = z.strictObject({
-  kind: z.literal('batch'),
-  label: z.string().max(120),
-  edits: z.lazy(() => z.array(editSchema).min(1).max(MOST_IN_BATCH)),
+/** Every change that a site can undergo, but for several as one. */
+const KINDS = named({
+  style: styleEdit,
+  words: wordsEdit,
+  field: fieldEdit,
+  insert: insertEdit,
+  remove: removeEdit,
+  move: moveEdit,
+  site: siteEdit,
+  guide: guideEdit,
+  'direction-add': directionAddEdit,
+  'direction-remove': directionRemoveEdit,
+  'direction-field': directionFieldEdit,
+  'direction-current': directionCurrentEdit,
+  'page-add': pageAddEdit,
+  'page-remove': pageRemoveEdit,
+  'page-field': pageFieldEdit,
+  'page-move': pageMoveEdit,
+  brief: briefEdit,
+  list: listEdit,
+  swap: swapEdit,
+  're-set': reSetEdit,
+  'picture-add': pictureAddEdit,
+  'picture-remove': pictureRemoveEdit,
 })
 
-const batchEdit: EditKind<BatchEdit, Edit> = {
-  kind: 'batch',
-  schema: batchSchema,
-  label: (edit) => edit.label,
-  apply(site, edit) {
-    const inverses: Edit[] = []
-    let next = site
-    for (const one of edit.edits) {
-      const step = applyEdit(next, one)
-      next = step.site
-      inverses.unshift(step.inverse)
-    }
-    return { site: next, inverse: { kind: 'batch', label: edit.label, edits: inverses } }
-  },
-}
+type EditOf<K> = K extends EditKind<infer E, infer I> ? E | I : never
+type Single = Exclude<EditOf<(typeof KINDS)[keyof typeof KINDS]>, { kind: 'batch' }>
+/** Every change that a site can undergo. */
+export type Edit = Single | Batch<Edit>
 
-const kinds = [
-  styleEdit,
-  wordsEdit,
-  fieldEdit,
-  insertEdit,
-  removeEdit,
-  moveEdit,
-  siteEdit,
-  guideEdit,
-  directionAddEdit,
-  directionRemoveEdit,
-  directionFieldEdit,
-  directionCurrentEdit,
-  pageAddEdit,
-  pageRemoveEdit,
-  pageFieldEdit,
-  pageMoveEdit,
-  briefEdit,
-  listEdit,
-  swapEdit,
-  reSetEdit,
-  pictureAddEdit,
-  pictureRemoveEdit,
-  batchEdit,
-] as unknown as EditKind<Edit, Edit>[]
+const byKind = KINDS as unknown as Record<string, EditKind<Edit>>
+const kindOf = (edit: AnyEdit): EditKind<Edit> =>
+  Object.hasOwn(byKind, edit.kind) ? byKind[edit.kind]! : (batch as unknown as EditKind<Edit>)
 
-const byKind = new Map(kinds.map((kind) => [kind.kind, kind]))
+const batch: EditKind<Batch<Edit>> = batchKind<Edit>(
+  () => editSchema,
+  (site, edit) => applyEdit(site, edit),
+  (site, choose) => sampleEdit(choose.one(Object.keys(KINDS)), site, choose),
+)
 
-export const editSchema: z.ZodType<Edit> = z.union(kinds.map((kind) => kind.schema)).meta({ id: 'Edit' })
+/** Names of all kinds of edit. */
+export const EDIT_KINDS: readonly string[] = [...Object.keys(KINDS), 'batch']
+
+export const editSchema: z.ZodType<Edit> = z
+  .union([...Object.values(KINDS).map((kind) => kind.schema as unknown as z.ZodType<Edit>), batch.schema as z.ZodType<Edit>])
+  .meta({ id: 'Edit' })
 
 /**
  * Checks an unknown value as an edit, by the schema of its kind alone, so that the message is about that kind.
  * @throws a ZodError
  */
 export function parseEdit(value: unknown): Edit {
-  const kind = byKind.get((value as { kind?: Edit['kind'] } | null)?.kind as Edit['kind'])
-  return (kind?.schema ?? editSchema).parse(value)
+  const name = (value as { kind?: unknown } | null)?.kind
+  const known = typeof name === 'string' && EDIT_KINDS.includes(name)
+  return known ? kindOf({ kind: name }).schema.parse(value) : editSchema.parse(value)
 }
 
 /**
@@ -132,10 +92,14 @@ export function parseEdit(value: unknown): Edit {
  * @throws EditError if it does not apply; nothing is changed then
  */
 export function applyEdit(site: Site, edit: Edit): Applied<Edit> {
-  return byKind.get(edit.kind)!.apply(site, edit)
+  return kindOf(edit).apply(site, edit)
 }
 
 /** What an edit does, in a few words, for undo and for messages. */
-export function editLabel(edit: Edit): string {
-  return byKind.get(edit.kind)!.label(edit)
-}
+export const editLabel = (edit: Edit): string => kindOf(edit).label(edit)
+
+/** What an edit only gives new values to; `undefined` if it adds, takes out or moves something. */
+export const settingOf = (edit: Edit): Setting | undefined => kindOf(edit).sets?.(edit)
+
+/** An edit of one kind on a site, for tests. */
+export const sampleEdit = (kind: string, site: Site, choose: Chooser): Edit => kindOf({ kind }).sample(site, choose)

@@ -1,9 +1,12 @@
 import { produce } from 'immer'
 import { z } from 'zod'
+import { newSection } from '#core/blocks/defaults'
 import { idSchema } from '#core/values/ids'
 import { blockSchema } from '#core/blocks/index'
-import { childrenOf, type EditKind, holderOf } from './edit'
-import type { Edit } from './index'
+import { childrenOf, holderOf } from './places'
+import { type EditKind } from './edit'
+import type { RemoveEdit } from './remove'
+import { containersOn, sampleBlock } from './samples'
 import { checkHolds, checkNew } from './structure'
 
 const schema = z.strictObject({
@@ -16,7 +19,7 @@ const schema = z.strictObject({
 export type InsertEdit = z.infer<typeof schema>
 
 /** Puts new blocks in; an index past the end puts them last. */
-export const insertEdit: EditKind<InsertEdit, Edit> = {
+export const insertEdit: EditKind<InsertEdit, RemoveEdit> = {
   kind: 'insert',
   schema,
   label: (edit) => `add ${edit.blocks[0]!.name ?? edit.blocks[0]!.kind}`,
@@ -29,5 +32,12 @@ export const insertEdit: EditKind<InsertEdit, Edit> = {
       children.splice(Math.min(edit.index, children.length), 0, ...edit.blocks)
     })
     return { site: next, inverse: { kind: 'remove', blocks: edit.blocks.map((block) => block.id), discard: true } }
+  },
+  sample(site, choose) {
+    const page = choose.one(site.pages)
+    if (choose.number(3) === 0)
+      return { kind: 'insert', parent: page.id, index: choose.number(6), blocks: [newSection('story', choose.id)] }
+    const parent = choose.one([page.id, ...containersOn(site).map((one) => one.id)])
+    return { kind: 'insert', parent, index: choose.number(6), blocks: [sampleBlock(choose)] }
   },
 }

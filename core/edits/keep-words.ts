@@ -5,7 +5,9 @@ import type { Block, Section } from '#core/blocks/index'
 import type { Page, Site } from '#core/site/schema'
 import { walk } from '#core/blocks/tree'
 import { plainText } from '#core/values/words'
-import type { Edit } from './index'
+import type { Batch } from './batch'
+import type { AnyEdit } from './edit'
+import type { ListEdit } from './list'
 
 /** The id of a block's words once they stand on no page: the block's own, so that every client makes the same. */
 function freeId(block: string, taken: ReadonlySet<string>): string {
@@ -39,7 +41,7 @@ export function wordsToKeep(site: Site, page: Page, section: Section, block: Blo
 }
 
 /** The edit that takes a removal back: the blocks return, and the words that were kept for them go. */
-export const takeBack = (label: string, edits: Edit[], kept: readonly Unplaced[]): Edit => ({
+export const takeBack = <E extends AnyEdit>(label: string, edits: E[], kept: readonly Unplaced[]): Batch<E | ListEdit> => ({
   kind: 'batch',
   label,
   edits: [{ kind: 'list', list: 'unplaced', drop: kept.map((one) => one.id), put: [] }, ...edits],

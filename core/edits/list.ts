@@ -6,7 +6,6 @@ import { idSchema } from '#core/values/ids'
 import { unplacedSchema } from '#core/site/passage'
 import type { Site } from '#core/site/schema'
 import { EditError, type EditKind } from './edit'
-import type { Edit } from './index'
 
 const items = { unplaced: unplacedSchema, board: boardCardSchema, fonts: ownFontSchema }
 type List = keyof typeof items
@@ -27,10 +26,12 @@ export type ListEdit = z.infer<typeof schema>
 const names: Record<List, string> = { unplaced: 'unplaced words', board: 'references', fonts: 'fonts' }
 
 /** Puts items into one of the site's lists and takes others out, so that two tabs may change different ones. */
-export const listEdit: EditKind<ListEdit, Edit> = {
+export const listEdit: EditKind<ListEdit> = {
   kind: 'list',
   schema,
   label: (edit) => names[edit.list],
+  sets: ({ list, drop, put }) =>
+    drop.length > 0 || put.some((one) => one.at !== undefined) ? undefined : { of: list, names: put.map((one) => one.item.id) },
   apply(site, edit) {
     const before = site[edit.list] as readonly { id: string }[]
     const places = new Map(before.map((item, index) => [item.id, index]))
@@ -54,6 +55,12 @@ export const listEdit: EditKind<ListEdit, Edit> = {
     lost.sort((a, b) => a.at - b.at)
     const next = produce(site, (draft) => void ((draft as Record<List, unknown>)[edit.list] = list))
     return { site: next, inverse: { kind: 'list', list: edit.list, drop: added, put: [...back, ...lost] } as ListEdit }
+  },
+  sample(site, choose) {
+    const known = site.board.length > 0 && choose.number(2) === 0 ? choose.one(site.board).id : undefined
+    const card = { id: known ?? choose.id(), kind: 'note', width: 200, height: 100, caption: '', text: 'Hm.' } as const
+    const drop = known === undefined && site.board.length > 0 && choose.number(3) === 0 ? [choose.one(site.board).id] : []
+    return { kind: 'list', list: 'board', drop, put: [{ item: { ...card, x: choose.number(900), y: 0 } }] }
   },
 }
 

@@ -3,7 +3,8 @@ import { describe, expect, test } from 'vitest'
 import { walkPage } from '#core/site/tree'
 import { demoSite } from './edits.fixture'
 import { applyEdit, type Edit, editSchema } from './index'
-import { batchOf, joinInverses, MOST_IN_BATCH, replaces } from './merge'
+import { batchOf, MOST_IN_BATCH } from './batch'
+import { joinInverses, replaces } from './merge'
 
 const site = demoSite()
 const page = site.pages[0]!

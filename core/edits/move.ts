@@ -2,8 +2,9 @@ import { produce } from 'immer'
 import { z } from 'zod'
 import { idSchema } from '#core/values/ids'
 import { walk } from '#core/blocks/tree'
-import { childrenOf, EditError, type EditKind, holderOf, placeOf, positionOf } from './edit'
-import type { Edit } from './index'
+import { childrenOf, holderOf, placeOf, positionOf } from './places'
+import { EditError, type EditKind } from './edit'
+import { aBlock, containersOn } from './samples'
 import { checkHolds } from './structure'
 
 const schema = z.strictObject({
@@ -15,7 +16,8 @@ const schema = z.strictObject({
 })
 export type MoveEdit = z.infer<typeof schema>
 
-export const moveEdit: EditKind<MoveEdit, Edit> = {
+/** Gives a block, with all that it holds, another place. */
+export const moveEdit: EditKind<MoveEdit> = {
   kind: 'move',
   schema,
   label: () => 'move',
@@ -35,4 +37,10 @@ export const moveEdit: EditKind<MoveEdit, Edit> = {
     })
     return { site: next, inverse: { kind: 'move', block: edit.block, ...from } }
   },
+  sample: (site, choose) => ({
+    kind: 'move',
+    block: aBlock(site, choose),
+    parent: choose.one([choose.one(site.pages).id, ...containersOn(site).map((one) => one.id)]),
+    index: choose.number(6),
+  }),
 }

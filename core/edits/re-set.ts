@@ -3,18 +3,19 @@ import { arrange } from '#core/arrangements/arrange'
 import { carryOver, fillSlots, type Placeable } from '#core/arrangements/fill'
 import { finishHeader, openNav, withNavLinks } from '#core/arrangements/header-links'
 import { link as navLink } from '#core/arrangements/build'
-import { arrangementOf } from '#core/arrangements/index'
+import { ARRANGEMENTS, arrangementOf } from '#core/arrangements/index'
 import { deckName, homeOf } from '#core/deck/deck'
 import { sameName } from '#core/deck/names'
 import { idSchema, type MakeId } from '#core/values/ids'
 import type { Unplaced } from '#core/site/passage'
 import type { Page, Site } from '#core/site/schema'
 import type { Section } from '#core/blocks/index'
-import { EditError, type EditKind, placeOf } from './edit'
-import type { Edit } from './index'
+import { EditError, type EditKind } from './edit'
+import { placeOf } from './places'
+import type { Batch } from './batch'
 import { wordsToKeep } from './keep-words'
-import { listEdit } from './list'
-import { withSection } from './swap'
+import { type ListEdit, listEdit } from './list'
+import { type SwapEdit, withSection } from './swap'
 
 const schema = z.strictObject({
   kind: z.literal('re-set'),
@@ -87,7 +88,7 @@ export function reSet(site: Site, page: Page, section: Section, arrangementId: s
 }
 
 /** Gives a section another arrangement. Every word and picture is kept; what finds no slot is unplaced. */
-export const reSetEdit: EditKind<ReSetEdit, Edit> = {
+export const reSetEdit: EditKind<ReSetEdit, Batch<ListEdit | SwapEdit>> = {
   kind: 're-set',
   schema,
   label: () => 're-set',
@@ -107,5 +108,9 @@ export const reSetEdit: EditKind<ReSetEdit, Edit> = {
       site: listed.site,
       inverse: { kind: 'batch', label: 're-set', edits: [listed.inverse, { kind: 'swap', section: swapped.old }] },
     }
+  },
+  sample(site, choose) {
+    const section = choose.one(site.pages.flatMap((page) => page.sections))
+    return { kind: 're-set', section: section.id, arrangement: choose.one(ARRANGEMENTS).id, ids: choose.id() }
   },
 }

@@ -3,8 +3,12 @@ import { z } from 'zod'
 import { idSchema } from '#core/values/ids'
 import type { Section } from '#core/blocks/index'
 import type { Site } from '#core/site/schema'
-import { childrenOf, type EditKind, holderOf, placeOf, positionOf } from './edit'
-import type { Edit } from './index'
+import { childrenOf, holderOf, placeOf, positionOf } from './places'
+import { type EditKind } from './edit'
+import { type Batch, batchOf } from './batch'
+import type { InsertEdit } from './insert'
+import type { ListEdit } from './list'
+import { aBlock } from './samples'
 import { takeBack, wordsToKeep } from './keep-words'
 
 const schema = z.strictObject({
@@ -15,7 +19,9 @@ const schema = z.strictObject({
 })
 export type RemoveEdit = z.infer<typeof schema>
 
-function removeOne(site: Site, id: string, discard: boolean): { site: Site; inverse: Edit } {
+type Back = InsertEdit | Batch<InsertEdit | ListEdit>
+
+function removeOne(site: Site, id: string, discard: boolean): { site: Site; inverse: Back } {
   const place = placeOf(site, id)
   const { parent, index } = positionOf(site, place)
   const holder = holderOf(site, parent)
@@ -25,7 +31,7 @@ function removeOne(site: Site, id: string, discard: boolean): { site: Site; inve
     childrenOf(draft, site, holder).splice(index, 1)
     draft.unplaced.push(...kept)
   })
-  const back: Edit = { kind: 'insert', parent, index, blocks: [place.block] }
+  const back: InsertEdit = { kind: 'insert', parent, index, blocks: [place.block] }
   return { site: next, inverse: kept.length === 0 ? back : takeBack('delete', [back], kept) }
 }
 
@@ -33,12 +39,12 @@ function removeOne(site: Site, id: string, discard: boolean): { site: Site; inve
  * Takes blocks out with all that they hold. Their words are kept among the unplaced ones. The inverse puts them back
  * where they stood.
  */
-export const removeEdit: EditKind<RemoveEdit, Edit> = {
+export const removeEdit: EditKind<RemoveEdit, Back | Batch<Back>> = {
   kind: 'remove',
   schema,
   label: () => 'delete',
   apply(site, edit) {
-    const inverses: Edit[] = []
+    const inverses: Back[] = []
     let next = site
     for (const id of edit.blocks) {
       const step = removeOne(next, id, edit.discard ?? false)
@@ -47,7 +53,12 @@ export const removeEdit: EditKind<RemoveEdit, Edit> = {
     }
     return {
       site: next,
-      inverse: inverses.length === 1 ? inverses[0]! : { kind: 'batch', label: 'delete', edits: inverses },
+      inverse: batchOf('delete', inverses),
     }
   },
+  sample: (site, choose) => ({
+    kind: 'remove',
+    blocks: [aBlock(site, choose)],
+    ...(choose.number(4) === 0 ? { discard: true } : {}),
+  }),
 }

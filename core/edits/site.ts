@@ -3,7 +3,6 @@ import { z } from 'zod'
 import { breakpointsSchema } from '#core/grid/breakpoint'
 import { type Site, siteSchema } from '#core/site/schema'
 import type { EditKind } from './edit'
-import type { Edit } from './index'
 
 const change = <F extends keyof Site, S extends z.ZodType<Site[F]>>(field: F, value: S) =>
   z.strictObject({ kind: z.literal('site'), field: z.literal(field), value })
@@ -18,12 +17,17 @@ const schema = z.discriminatedUnion('field', [
 export type SiteEdit = z.infer<typeof schema>
 
 /** Sets one of the values that belong to the whole site. Exceptions of a removed breakpoint stay, for its return. */
-export const siteEdit: EditKind<SiteEdit, Edit> = {
+export const siteEdit: EditKind<SiteEdit> = {
   kind: 'site',
   schema,
   label: (edit) => edit.field,
+  sets: ({ field }) => ({ of: field, names: [] }),
   apply(site, edit) {
     const next = produce(site, (draft) => void Object.assign(draft, { [edit.field]: edit.value }))
     return { site: next, inverse: { kind: 'site', field: edit.field, value: site[edit.field] } as SiteEdit }
   },
+  sample: (_, choose) =>
+    choose.number(2) === 0
+      ? { kind: 'site', field: 'views', value: [320 + choose.number(900), 300 + choose.number(900)] }
+      : { kind: 'site', field: 'name', value: `Site ${choose.number(99)}` },
 }

@@ -2,7 +2,8 @@ import { type Block, mayHold } from '#core/blocks/index'
 import type { Site } from '#core/site/schema'
 import { findBlock } from '#core/site/tree'
 import { walk } from '#core/blocks/tree'
-import { EditError, type Holder } from './edit'
+import { EditError } from './edit'
+import { type Holder } from './places'
 
 /** Groups may be nested this deep, so that no document can exhaust the stack. */
 const MAX_DEPTH = 24
@@ -46,4 +47,10 @@ export function checkNew(site: Site, blocks: readonly Block[]): void {
       }
     }
   }
+}
+
+/** Checks that no other page has an address. @throws EditError */
+export function checkAddress(site: Site, address: string, except?: string): void {
+  const taken = site.pages.find((page) => page.address === address && page.id !== except)
+  if (taken) throw new EditError(`The page "${taken.name}" already has the address "/${address}".`)
 }

@@ -2,9 +2,18 @@ import { produce } from 'immer'
 import { z } from 'zod'
 import { idSchema } from '#core/values/ids'
 import { appliesTo } from '#core/blocks/applies'
-import { properties, propertyNames, type PropertyName, scopeSchema, type StyleValues, valuesIn } from '#core/style/registry'
-import { draftAt, EditError, type EditKind, placeOf } from './edit'
-import type { Edit } from './index'
+import {
+  properties,
+  propertyNames,
+  type PropertyName,
+  type Scope,
+  scopeSchema,
+  type StyleValues,
+  valuesIn,
+} from '#core/style/registry'
+import { draftAt, placeOf } from './places'
+import { EditError, type EditKind } from './edit'
+import { aBlock } from './samples'
 
 const shape = Object.fromEntries(propertyNames.map((name) => [name, properties[name].schema.nullable().optional()]))
 
@@ -21,13 +30,29 @@ const schema = z.strictObject({
 })
 export type StyleEdit = z.infer<typeof schema>
 
-export const styleEdit: EditKind<StyleEdit, Edit> = {
+const SAMPLES: Changes[] = [
+  { span: 5 },
+  { span: 4, start: 3 },
+  { span: null, spaceAfter: null },
+  { spaceAfter: { token: 'space-4' } },
+  { opacity: 0.5 },
+  { width: { value: 50, unit: '%' } },
+  { order: 2 },
+  { position: 'sticky', top: { value: 10, unit: 'px' } },
+]
+
+/** Sets style values of a block in one scope, or takes them away. */
+export const styleEdit: EditKind<StyleEdit> = {
   kind: 'style',
   schema,
   label: (edit) =>
     Object.keys(edit.values)
       .map((name) => properties[name as PropertyName].label.toLowerCase())
       .join(', '),
+  sets: ({ block, direction, scope, values }) => ({
+    of: `${block} ${direction ?? ''} ${JSON.stringify(scope)}`,
+    names: Object.keys(values),
+  }),
   apply(site, edit) {
     const place = placeOf(site, edit.block)
     const { scope } = edit
@@ -66,4 +91,11 @@ export const styleEdit: EditKind<StyleEdit, Edit> = {
     })
     return { site: next, inverse: { ...edit, values: old as Changes } }
   },
+  sample: (site, choose) => ({
+    kind: 'style',
+    block: aBlock(site, choose),
+    scope: choose.one<Scope>(['base', 'hover', ...site.breakpoints.slice(1).map((one) => ({ below: one.id }))]),
+    values: choose.one(SAMPLES),
+    ...(choose.number(3) === 0 ? { direction: choose.one(site.directions).id } : {}),
+  }),
 }

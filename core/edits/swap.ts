@@ -2,8 +2,8 @@ import { produce } from 'immer'
 import { z } from 'zod'
 import { type Section, sectionSchema } from '#core/blocks/index'
 import { type Site } from '#core/site/schema'
-import { EditError, type EditKind, placeOf } from './edit'
-import type { Edit } from './index'
+import { EditError, type EditKind } from './edit'
+import { placeOf } from './places'
 import { checkNew } from './structure'
 
 const schema = z.strictObject({ kind: z.literal('swap'), section: sectionSchema })
@@ -21,12 +21,16 @@ export function withSection(site: Site, section: Section): { site: Site; old: Se
 }
 
 /** Puts a whole section, with all that it holds, in the place of its earlier self. */
-export const swapEdit: EditKind<SwapEdit, Edit> = {
+export const swapEdit: EditKind<SwapEdit> = {
   kind: 'swap',
   schema,
   label: () => 'section',
   apply(site, edit) {
     const { site: next, old } = withSection(site, edit.section)
     return { site: next, inverse: { kind: 'swap', section: old } }
+  },
+  sample(site, choose) {
+    const section = choose.one(site.pages.flatMap((page) => page.sections))
+    return { kind: 'swap', section: { ...section, children: section.children.slice(choose.number(3)) } }
   },
 }

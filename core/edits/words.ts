@@ -4,17 +4,19 @@ import { idSchema } from '#core/values/ids'
 import type { WordBlock } from '#core/blocks/index'
 import { hasWords } from '#core/blocks/tree'
 import { wordsSchema } from '#core/values/words'
-import { draftAt, EditError, type EditKind, placeOf } from './edit'
-import type { Edit } from './index'
+import { draftAt, placeOf } from './places'
+import { EditError, type EditKind } from './edit'
+import { aBlock } from './samples'
 
 const schema = z.strictObject({ kind: z.literal('words'), block: idSchema, words: wordsSchema })
 export type WordsEdit = z.infer<typeof schema>
 
 /** Sets the words of a block in the languages given, and leaves its other languages alone. */
-export const wordsEdit: EditKind<WordsEdit, Edit> = {
+export const wordsEdit: EditKind<WordsEdit> = {
   kind: 'words',
   schema,
   label: () => 'words',
+  sets: ({ block, words }) => ({ of: block, names: Object.keys(words) }),
   apply(site, edit) {
     const place = placeOf(site, edit.block)
     const { block } = place
@@ -28,5 +30,9 @@ export const wordsEdit: EditKind<WordsEdit, Edit> = {
       }
     })
     return { site: next, inverse: { kind: 'words', block: edit.block, words: old } }
+  },
+  sample(site, choose) {
+    const spans = choose.number(3) === 0 ? [] : [`Words ${choose.number(99)}`, { kind: 'strong' as const, children: ['more'] }]
+    return { kind: 'words', block: aBlock(site, choose, hasWords), words: { [choose.one(['en', 'cy'])]: spans } }
   },
 }

@@ -1,6 +1,6 @@
 import { type Block, type BlockKind, mayHold, roleOf } from '#core/blocks/index'
 import { newBlock } from '#core/blocks/defaults'
-import { positionOf } from '#core/edits/edit'
+import { positionOf } from '#core/edits/places'
 import type { Edit } from '#core/edits/index'
 import { unplacedList } from '#core/edits/list'
 import type { MakeId } from '#core/values/ids'
