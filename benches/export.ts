@@ -46,7 +46,7 @@ async function byHand(): Promise<number> {
 const hand = await byHand()
 const first = await exported()
 const again = await exported()
-await app.stop()
+await app.stop('SIGKILL')
 rmSync(data, { recursive: true, force: true })
 const figures = (ms: number) => `${(ms / 1000).toFixed(2)} and ${(hand / 1000).toFixed(2)} s`
 const against = 'sharp making the same pictures'

@@ -50,7 +50,7 @@ function byHand(): number {
 }
 
 const [http, rows] = [await overHttp(), byHand()]
-await app.stop()
+await app.stop('SIGKILL')
 rmSync(data, { recursive: true, force: true })
 print({
   what: 'saving one edit over HTTP',

@@ -80,6 +80,6 @@ try {
   })
 } finally {
   await browser.close()
-  await app.stop()
+  await app.stop('SIGKILL')
   rmSync(data, { recursive: true, force: true })
 }

@@ -6,7 +6,7 @@ import { dirname, join, resolve } from 'node:path'
 import * as schema from './schema'
 
 /** What the server keeps: the database, and the folder of pictures beside it. */
-export type Store = { db: BetterSQLite3Database<typeof schema>; folder: string; close: () => void }
+export type Store = { db: BetterSQLite3Database<typeof schema>; folder: string; isOpen: () => boolean; close: () => void }
 
 /** The database file: `data/yarrowfinch.db`, or what `YARROWFINCH_DATA` names, a `.db` file or a folder. */
 export function databaseFile(setting = process.env.YARROWFINCH_DATA): string {
@@ -25,7 +25,7 @@ export function openStore(file = databaseFile()): Store {
   connection.pragma('busy_timeout = 5000')
   const db = drizzle(connection, { schema })
   migrate(db, { migrationsFolder: resolve('server', 'migrations') })
-  return { db, folder, close: () => connection.close() }
+  return { db, folder, isOpen: () => connection.open, close: () => connection.close() }
 }
 
 // In development modules are loaded anew on every change; the connection is kept on the process.

@@ -4,8 +4,9 @@ import { index, integer, primaryKey, sqliteTable, text, uniqueIndex } from 'driz
 export const sites = sqliteTable('sites', {
   id: text('id').primaryKey(),
   revision: integer('revision').notNull(),
-  /** The site document, as JSON. */
+  /** The site document, as JSON, as it stood at `documentRevision`; the log has the edits since. */
   document: text('document').notNull(),
+  documentRevision: integer('document_revision').notNull().default(0),
   createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
   updatedAt: integer('updated_at', { mode: 'timestamp_ms' }).notNull(),
   /** Set while a deleted site can still be brought back. */

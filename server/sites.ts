@@ -1,4 +1,5 @@
 import { and, desc, eq, gt, isNull, lt } from 'drizzle-orm'
+import { freeze } from 'immer'
 import { nanoid } from 'nanoid'
 import { applyEdit, type Edit } from '#core/edits/index'
 import { EditError } from '#core/edits/edit'
@@ -29,36 +30,82 @@ function cached(store: Store): Map<string, { revision: number; site: Site }> {
   return map
 }
 
-type Row = typeof sites.$inferSelect
+/** All of a site but its document, which is read only when it is not known: what an edit costs must not grow with it. */
+const HEAD = {
+  id: sites.id,
+  revision: sites.revision,
+  documentRevision: sites.documentRevision,
+  updatedAt: sites.updatedAt,
+  exportedRevision: sites.exportedRevision,
+}
+type Head = Pick<typeof sites.$inferSelect, keyof typeof HEAD>
 
-function toRecord(store: Store, row: Row): SiteRecord {
-  const known = cached(store).get(row.id)
-  const site = known?.revision === row.revision ? known.site : checkSite(JSON.parse(row.document))
-  cached(store).set(row.id, { revision: row.revision, site })
-  return {
-    id: row.id,
-    revision: row.revision,
-    site,
-    updatedAt: row.updatedAt,
-    exportedRevision: row.exportedRevision,
-  }
+/** The document of a site at its newest revision: as it was last written, with the edits since. */
+function readDocument(store: Store, { id, documentRevision }: Head): Site {
+  const row = store.db.select({ document: sites.document }).from(sites).where(eq(sites.id, id)).get()
+  const written = checkSite(JSON.parse(row!.document))
+  return freeze(
+    editsSince(store, id, documentRevision).reduce((site, { edit }) => applyEdit(site, edit).site, written),
+    true,
+  )
+}
+
+function toRecord(store: Store, head: Head): SiteRecord {
+  const { id, revision, updatedAt, exportedRevision } = head
+  const known = cached(store).get(id)
+  const site = known?.revision === revision ? known.site : readDocument(store, head)
+  cached(store).set(id, { revision, site })
+  return { id, revision, site, updatedAt, exportedRevision }
 }
 
 /** All sites, the one that was edited last first. */
 export function listSites(store: Store): SiteRecord[] {
-  const rows = store.db.select().from(sites).where(isNull(sites.deletedAt)).orderBy(desc(sites.updatedAt)).all()
-  return rows.map((row) => toRecord(store, row))
+  const heads = store.db.select(HEAD).from(sites).where(isNull(sites.deletedAt)).orderBy(desc(sites.updatedAt)).all()
+  return heads.map((head) => toRecord(store, head))
 }
 
-/** @throws MissingError */
-export function getSite(store: Store, id: string): SiteRecord {
-  const row = store.db
-    .select()
+function headOf(store: Store, id: string): Head {
+  const head = store.db
+    .select(HEAD)
     .from(sites)
     .where(and(eq(sites.id, id), isNull(sites.deletedAt)))
     .get()
-  if (!row) throw new MissingError('This site does not exist, or it was deleted.')
-  return toRecord(store, row)
+  if (!head) throw new MissingError('This site does not exist, or it was deleted.')
+  return head
+}
+
+/** @throws MissingError */
+export const getSite = (store: Store, id: string): SiteRecord => toRecord(store, headOf(store, id))
+
+/** Edits after which the document is written anew at once; fewer wait until nothing has been edited for a while. */
+const MOST_BEHIND = 500
+/** How long nothing must be edited before the document is written, ms. */
+const REST = 2000
+
+const waiting = new WeakMap<Store, Map<string, NodeJS.Timeout>>()
+
+/** Writes a site's document as it stands, so that a server which starts anew has few edits to make again. */
+function writeDocument(store: Store, id: string): void {
+  const known = cached(store).get(id)
+  if (!known) return
+  store.db
+    .update(sites)
+    .set({ document: JSON.stringify(known.site), documentRevision: known.revision })
+    .where(and(eq(sites.id, id), eq(sites.revision, known.revision)))
+    .run()
+}
+
+/** Has the document written once nothing is edited for a while. The edits are in the log, so nothing hangs on it. */
+function writeLater(store: Store, id: string): void {
+  let timers = waiting.get(store)
+  if (!timers) waiting.set(store, (timers = new Map()))
+  clearTimeout(timers.get(id))
+  const timer = setTimeout(() => {
+    timers.delete(id)
+    if (store.isOpen()) writeDocument(store, id)
+  }, REST)
+  timer.unref()
+  timers.set(id, timer)
 }
 
 /** Keeps a new site and returns its id. */
@@ -119,11 +166,13 @@ export function editsSince(store: Store, id: string, revision: number): LoggedEd
 /**
  * Saves edits that were made on top of revision `base`, in one transaction. A client that does not know the newest
  * revision gets the edits that it missed, and nothing is saved. An edit that no longer applies is refused by name;
- * one whose key is known is not applied again.
+ * one whose key is known is not applied again. Only the edits are written, whatever the size of the site.
  * @throws MissingError
  */
 export function saveEdits(store: Store, id: string, base: number, incoming: readonly KeyedEdit[]): SaveResult {
-  return store.db.transaction(
+  const head = headOf(store, id)
+  let saved: { revision: number; site: Site } | undefined
+  const result = store.db.transaction(
     (tx): SaveResult => {
       const record = getSite(store, id)
       const missed = editsSince(store, id, base)
@@ -151,14 +200,18 @@ export function saveEdits(store: Store, id: string, base: number, incoming: read
           .run()
       }
       if (revision > record.revision) {
-        tx.update(sites)
-          .set({ revision, document: JSON.stringify(site), updatedAt: now })
-          .where(eq(sites.id, id))
-          .run()
-        cached(store).set(id, { revision, site })
+        tx.update(sites).set({ revision, updatedAt: now }).where(eq(sites.id, id)).run()
+        saved = { revision, site }
       }
       return { status: 'saved', revision, refused }
     },
     { behavior: 'immediate' },
   )
+  if (saved) {
+    // Only what has been committed is known.
+    cached(store).set(id, saved)
+    if (saved.revision - head.documentRevision >= MOST_BEHIND) writeDocument(store, id)
+    else writeLater(store, id)
+  }
+  return result
 }

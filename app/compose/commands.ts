@@ -1,7 +1,17 @@
 import { BLOCK_KINDS, type BlockKind } from '#core/blocks/index'
 import { JOBS } from '#core/blocks/section'
 import { type Command, UNDO_COMMANDS } from '../session/command'
-import { addBlock, addSection, deleteSelection, duplicateSelection, groupSelection, insertPlace, moveIn, moveOut, moveSelection } from './insert'
+import {
+  addBlock,
+  addSection,
+  deleteSelection,
+  duplicateSelection,
+  groupSelection,
+  insertPlace,
+  moveIn,
+  moveOut,
+  moveSelection,
+} from './insert'
 import { blockName, type SessionStore, edit, pageOf, select, selected } from '../session/store'
 
 const hasSelection = (store: SessionStore) => store.getState().selection !== null

@@ -4,7 +4,18 @@ import { demoSite } from '#core/edits/edits.fixture'
 import { findBlock, walkPage } from '#core/site/tree'
 import { COMMANDS, ADD_COMMANDS, blockCommands, goToSection } from './commands'
 import { matches } from '../session/command'
-import { addBlock, addSection, deleteSelection, duplicateSelection, groupSelection, insertPlace, moveIn, moveOut, moveSelection, paste } from './insert'
+import {
+  addBlock,
+  addSection,
+  deleteSelection,
+  duplicateSelection,
+  groupSelection,
+  insertPlace,
+  moveIn,
+  moveOut,
+  moveSelection,
+  paste,
+} from './insert'
 import { type SessionStore, createSessionStore, makeId, pageOf, select, selected } from '../session/store'
 
 const site = demoSite()

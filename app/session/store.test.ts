@@ -3,7 +3,20 @@ import { demoSite } from '#core/edits/edits.fixture'
 import type { Edit } from '#core/edits/index'
 import { findBlock, walkPage } from '#core/site/tree'
 import { plainText } from '#core/values/words'
-import { blockName, type SessionStore, createSessionStore, edit, editAll, pageOf, redo, select, selected, settleSent, takeIn, undo } from './store'
+import {
+  blockName,
+  type SessionStore,
+  createSessionStore,
+  edit,
+  editAll,
+  pageOf,
+  redo,
+  select,
+  selected,
+  settleSent,
+  takeIn,
+  undo,
+} from './store'
 
 const site = demoSite()
 const page = site.pages[0]!

@@ -1,6 +1,15 @@
 import { Dialog } from 'radix-ui'
 import { useMemo, useState } from 'react'
-import { firstTicked, namesIn, surveyTokens, TOKEN_PARTS, type TokenOffer, type TokenPart, type TokenRefusal, withTokensTaken } from '#core/formats/token-survey'
+import {
+  firstTicked,
+  namesIn,
+  surveyTokens,
+  TOKEN_PARTS,
+  type TokenOffer,
+  type TokenPart,
+  type TokenRefusal,
+  withTokensTaken,
+} from '#core/formats/token-survey'
 import { Button } from '../ui/button'
 import { Choice } from '../ui/choice'
 import { useGuide } from './use-guide'

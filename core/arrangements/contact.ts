@@ -1,5 +1,21 @@
 import { token } from '#core/values/length'
-import { type Arrangement, across, band, call, column, entries, eyebrow, field, form, grid, heading, link, picture, text, ruled } from './build'
+import {
+  type Arrangement,
+  across,
+  band,
+  call,
+  column,
+  entries,
+  eyebrow,
+  field,
+  form,
+  grid,
+  heading,
+  link,
+  picture,
+  text,
+  ruled,
+} from './build'
 
 /** Contact: how to reach those behind it. */
 export const contact: Arrangement[] = [

@@ -1,5 +1,20 @@
 import { token } from '#core/values/length'
-import { across, type Arrangement, band, call, column, entries, eyebrow, grid, heading, lead, picture, text, ruled, entry } from './build'
+import {
+  across,
+  type Arrangement,
+  band,
+  call,
+  column,
+  entries,
+  eyebrow,
+  grid,
+  heading,
+  lead,
+  picture,
+  text,
+  ruled,
+  entry,
+} from './build'
 
 /** Plan: what happens, step by step. */
 export const plan: Arrangement[] = [

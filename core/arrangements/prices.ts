@@ -1,6 +1,22 @@
 import { role } from '#core/values/colour'
 import { token } from '#core/values/length'
-import { type Arrangement, band, call, column, eyebrow, grid, heading, lead, list, type Look, price, term, text, ruled, entry } from './build'
+import {
+  type Arrangement,
+  band,
+  call,
+  column,
+  eyebrow,
+  grid,
+  heading,
+  lead,
+  list,
+  type Look,
+  price,
+  term,
+  text,
+  ruled,
+  entry,
+} from './build'
 
 const head = () => column({ name: 'Head', span: 8 }, [eyebrow(), heading(2), lead()])
 const card = (featured: boolean): Look => ({

@@ -1,6 +1,22 @@
 import { role } from '#core/values/colour'
 import { token } from '#core/values/length'
-import { across, type Arrangement, band, column, entries, eyebrow, grid, heading, lead, picture, quote, source, text, ruled, entry } from './build'
+import {
+  across,
+  type Arrangement,
+  band,
+  column,
+  entries,
+  eyebrow,
+  grid,
+  heading,
+  lead,
+  picture,
+  quote,
+  source,
+  text,
+  ruled,
+  entry,
+} from './build'
 
 /** Proof: what others say, who they are, and figures. */
 export const proof: Arrangement[] = [

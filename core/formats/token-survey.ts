@@ -1,5 +1,17 @@
 import { type StyleGuide, styleGuideSchema } from '#core/guide/style-guide'
-import { type Flat, flatten, isObject, type Json, KNOWN, nameIn, OURS, putToken, resolver, TokensError, typeOfAlias } from './design-tokens'
+import {
+  type Flat,
+  flatten,
+  isObject,
+  type Json,
+  KNOWN,
+  nameIn,
+  OURS,
+  putToken,
+  resolver,
+  TokensError,
+  typeOfAlias,
+} from './design-tokens'
 
 /** Parts of a style guide that tokens go into, and how many each holds. */
 export const TOKEN_PARTS = { colours: 60, faces: 12, types: 40, spaces: 30, corners: 12, shadows: 12 } as const
