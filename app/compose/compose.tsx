@@ -5,19 +5,23 @@ import { BarTools } from '../screen/bar-tools'
 import { SiteBar } from '../screen/site-bar'
 import { SiteScreen, type SiteScreenProps } from '../screen/site-screen'
 import { buttonClass } from '../ui/button'
-import { Chooser } from './chooser/chooser'
-import { ByName } from './by-name'
+import { later, useWhenIdle } from '../ui/later'
+import { loadWordsEditor } from './open-words'
+import { ByName, ByNameList } from './by-name'
 import { toggleWire } from './commands'
 import { useClipboard } from './clipboard'
-import { Compare } from './compare'
 import { useSessionStore, useSession } from '../session/context'
 import { useKeys } from './keys'
-import { PagesDialog } from './pages-dialog'
-import { RunningOrder } from './running-order'
 import { Stage } from './stage'
 import { pageOf } from '../session/store'
-import { Tray } from './tray/tray'
+import { BlockTray, Tray } from './tray/tray'
 import { WidthRuler } from './width-ruler'
+
+// Printed by the server with the page; what drags its rows is loaded behind it.
+const RunningOrder = later(async () => (await import('./running-order')).RunningOrder)
+const Chooser = later(async () => (await import('./chooser/chooser')).Chooser)
+const Compare = later(async () => (await import('./compare')).Compare)
+const PagesDialog = later(async () => (await import('./pages-dialog')).PagesDialog)
 
 /** The Compose screen: running order, views at every width, and the tray. */
 export function Compose(props: SiteScreenProps) {
@@ -31,6 +35,12 @@ export function Compose(props: SiteScreenProps) {
 function Screen({ exportedRevision }: { exportedRevision: number | null }) {
   useKeys()
   useClipboard()
+  useWhenIdle(() => {
+    BlockTray.preload()
+    void loadWordsEditor()
+    Chooser.preload()
+    ByNameList.preload()
+  })
   const store = useSessionStore()
   const tray = useSession((state) => state.tray)
   const comparing = useSession((state) => state.comparing)

@@ -7,7 +7,7 @@ import { RowGaps } from './row-gaps'
 import { Distances } from './distances'
 import { useBlockDrag } from './block-drag'
 import { select } from '../session/store'
-import { useWordsEditor } from './words-editor'
+import { useWordsEditor } from './open-words'
 import { useDropPicture } from './picture-drop'
 
 /** What is drawn over a view, and what the pointer does there. */

@@ -1,4 +1,3 @@
-import { scaleLinear } from 'd3-scale'
 import { Plus } from 'lucide-react'
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from 'react'
 import type { Breakpoint } from '#core/grid/breakpoint'
@@ -11,6 +10,20 @@ const LEAST = 320
 const MOST = 1920
 const SIDE = 24
 
+/** From px of a viewport to px of the ruler, no further than its ends, and back. */
+type Axis = ((width: number) => number) & { invert: (x: number) => number }
+
+function axisOf(length: number): Axis {
+  const [start, end] = [SIDE, length - SIDE]
+  const within = (value: number, a: number, b: number) => Math.min(Math.max(a, b), Math.max(Math.min(a, b), value))
+  const to = (width: number) => start + ((within(width, LEAST, MOST) - LEAST) / (MOST - LEAST)) * (end - start)
+  const from = (x: number) => LEAST + ((within(x, start, end) - start) / (end - start)) * (MOST - LEAST)
+  return Object.assign(to, { invert: from })
+}
+
+/** Widths that have a mark, px. */
+const TICKS = Array.from({ length: Math.floor((MOST - LEAST) / 20) + 1 }, (_, i) => LEAST + i * 20)
+
 /** The axis above the views: views and breakpoints stand on it. */
 export function WidthRuler() {
   const element = useRef<HTMLDivElement>(null)
@@ -20,20 +33,15 @@ export function WidthRuler() {
     observer.observe(element.current!)
     return () => observer.disconnect()
   }, [])
-  const x = scaleLinear([LEAST, MOST], [SIDE, width - SIDE]).clamp(true)
-  const ticks = x.ticks(50).filter((tick) => tick % 32 === 0)
+  const x = axisOf(width)
   return (
     <div className="flex h-[54px] border-b border-line-strong bg-panel">
       <div ref={element} className="relative min-w-0 flex-1" data-ruler>
         <svg aria-hidden className="absolute inset-0 h-full w-full">
           <line x1={x(LEAST)} x2={x(MOST)} y1={30} y2={30} stroke="#44564B" />
-          {x
-            .ticks(100)
-            .filter((tick) => tick % 20 === 0 && tick >= LEAST)
-            .concat(ticks)
-            .map((tick, i) => (
-              <line key={`${tick}-${i}`} x1={x(tick)} x2={x(tick)} y1={tick % 160 === 0 ? 21 : 26} y2={30} stroke="#44564B" />
-            ))}
+          {TICKS.map((tick) => (
+            <line key={tick} x1={x(tick)} x2={x(tick)} y1={tick % 160 === 0 ? 21 : 26} y2={30} stroke="#44564B" />
+          ))}
           {Array.from({ length: 11 }, (_, i) => LEAST + i * 160).map((tick) => (
             <text key={tick} x={x(tick)} y={17} textAnchor="middle" className="figure" fontSize="11" fill="#5F7166">
               {tick}
@@ -49,8 +57,6 @@ export function WidthRuler() {
     </div>
   )
 }
-
-type Axis = ((width: number) => number) & { invert: (x: number) => number }
 
 function Markers({ x }: { x: Axis }) {
   const store = useSessionStore()

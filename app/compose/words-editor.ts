@@ -7,15 +7,15 @@ import LinkMark from '@tiptap/extension-link'
 import Strike from '@tiptap/extension-strike'
 import Text from '@tiptap/extension-text'
 import { UndoRedo } from '@tiptap/extensions'
-import { useEffect } from 'react'
 import { nextBlock } from '#core/blocks/defaults'
 import { positionOf } from '#core/edits/places'
 import { findBlock } from '#core/site/tree'
 import { hasWords } from '#core/blocks/tree'
 import { hrefSchema, type Mark, type Span } from '#core/values/words'
 import { fromMarked, type MarkedText, type MarkValue, toMarked } from '#core/values/words-marks'
-import { useSessionStore, useSession } from '../session/context'
-import { useFrames } from '../live/frames'
+import type { WordBlock } from '#core/blocks/index'
+import type { StageView } from '../live/frames'
+import { openEditor, setOpenEditor } from './open-editor'
 import { EDITED } from '../live/patch'
 import { type SessionStore, edit, makeId, select, type WordsEditing } from '../session/store'
 
@@ -56,10 +56,6 @@ export function fromEditor(document: JSONContent): Span[] {
   return fromMarked(parts)
 }
 
-/** The editor that is open, for the tray's marks. */
-let open: Editor | null = null
-export const openEditor = (): Editor | null => open
-
 /** Enter: the words after the caret go into a new block below, which is edited next. */
 function split(store: SessionStore, editor: Editor, block: string, view: number): void {
   const { session } = store.getState()
@@ -93,73 +89,69 @@ function placeCaret(editor: Editor, caret: WordsEditing['caret']): void {
   editor.commands.setTextSelection(at)
 }
 
-/** Opens the words of a block for editing in place, in the view at `index`, while the state says so. */
-export function useWordsEditor(index: number): void {
-  const store = useSessionStore()
-  const frames = useFrames()
-  const block = useSession((state) => (state.words?.view === index ? state.words.block : null))
-
-  useEffect(() => {
-    const view = frames.get(index)
-    const { session } = store.getState()
-    const place = block === null ? undefined : findBlock(session.site, block)
-    const element = block === null ? null : view?.frame.find(block)
-    if (!place || !view || !element || !hasWords(place.block)) {
-      if (block !== null) store.setState({ words: null })
-      return
-    }
-    const { language } = session.site
-    const gesture = makeId()
-    element.setAttribute(EDITED, '')
-    element.replaceChildren()
-    const editor = new Editor({
-      element: { mount: element },
-      extensions: [
-        Line,
-        Text,
-        Bold,
-        Italic,
-        Strike,
-        Highlight,
-        HardBreak,
-        LinkMark.configure({ openOnClick: false, autolink: false, protocols: ['tel', 'mailto'] }),
-        UndoRedo,
-      ],
-      content: toEditor(place.block.words[language] ?? []),
-      injectCSS: false,
-      editorProps: {
-        attributes: { 'aria-label': 'Words', role: 'textbox' },
-        handleKeyDown(_, event) {
-          if (event.key === 'Escape') store.setState({ words: null })
-          else if (event.key === 'Enter' && !event.shiftKey) split(store, editor, place.block.id, index)
-          // In a button the key would press it.
-          else if (event.key === ' ' && element.tagName === 'BUTTON') editor.view.dispatch(editor.state.tr.insertText(' '))
-          else return false
-          return true
-        },
+/**
+ * Opens the words of a block for editing in place, in a view.
+ * @param typed what was typed before the editor stood
+ * @returns what closes it again
+ */
+export function mountEditor(
+  store: SessionStore,
+  view: StageView,
+  block: WordBlock,
+  element: HTMLElement,
+  typed: string,
+): () => void {
+  const { language } = store.getState().session.site
+  const gesture = makeId()
+  element.setAttribute(EDITED, '')
+  element.replaceChildren()
+  const editor = new Editor({
+    element: { mount: element },
+    extensions: [
+      Line,
+      Text,
+      Bold,
+      Italic,
+      Strike,
+      Highlight,
+      HardBreak,
+      LinkMark.configure({ openOnClick: false, autolink: false, protocols: ['tel', 'mailto'] }),
+      UndoRedo,
+    ],
+    content: toEditor(block.words[language] ?? []),
+    injectCSS: false,
+    editorProps: {
+      attributes: { 'aria-label': 'Words', role: 'textbox' },
+      handleKeyDown(_, event) {
+        if (event.key === 'Escape') store.setState({ words: null })
+        else if (event.key === 'Enter' && !event.shiftKey) split(store, editor, block.id, view.index)
+        // In a button the key would press it.
+        else if (event.key === ' ' && element.tagName === 'BUTTON') editor.view.dispatch(editor.state.tr.insertText(' '))
+        else return false
+        return true
       },
-      onUpdate: () =>
-        edit(store, { kind: 'words', block: place.block.id, words: { [language]: fromEditor(editor.getJSON()) } }, gesture),
-    })
-    open = editor
-    const onLeave = (event: Event) => {
-      const target = event.target as HTMLElement
-      if (element.contains(target)) return
-      // The press that leaves the words selects what it falls on.
-      select(store, target.closest<HTMLElement>('[data-block]')?.dataset.block ?? null)
-    }
-    view.frame.document.addEventListener('pointerdown', onLeave)
-    placeCaret(editor, store.getState().words?.caret)
-    return () => {
-      view.frame.document.removeEventListener('pointerdown', onLeave)
-      if (open === editor) open = null
-      editor.destroy()
-      element.removeAttribute(EDITED)
-      for (const name of ['contenteditable', 'role', 'aria-label', 'tabindex', 'translate']) element.removeAttribute(name)
-      element.classList.remove('ProseMirror', 'ProseMirror-focused', 'tiptap')
-      view.frame.restore(place.block.id)
-      // Keys are the screen's again, and not lost in the frame.
-      document.querySelector<HTMLElement>('[data-stage]')?.focus({ preventScroll: true })
-    }
-  }, [block, frames, index, store])
+    },
+    onUpdate: () => edit(store, { kind: 'words', block: block.id, words: { [language]: fromEditor(editor.getJSON()) } }, gesture),
+  })
+  setOpenEditor(editor)
+  const onLeave = (event: Event) => {
+    const target = event.target as HTMLElement
+    if (element.contains(target)) return
+    // The press that leaves the words selects what it falls on.
+    select(store, target.closest<HTMLElement>('[data-block]')?.dataset.block ?? null)
+  }
+  view.frame.document.addEventListener('pointerdown', onLeave)
+  placeCaret(editor, store.getState().words?.caret)
+  if (typed !== '') editor.commands.insertContent(typed)
+  return () => {
+    view.frame.document.removeEventListener('pointerdown', onLeave)
+    if (openEditor() === editor) setOpenEditor(null)
+    editor.destroy()
+    element.removeAttribute(EDITED)
+    for (const name of ['contenteditable', 'role', 'aria-label', 'tabindex', 'translate']) element.removeAttribute(name)
+    element.classList.remove('ProseMirror', 'ProseMirror-focused', 'tiptap')
+    view.frame.restore(block.id)
+    // Keys are the screen's again, and not lost in the frame.
+    document.querySelector<HTMLElement>('[data-stage]')?.focus({ preventScroll: true })
+  }
 }

@@ -7,12 +7,14 @@ import { LivePage } from '../live/live-page'
 import { SiteBar } from '../screen/site-bar'
 import { SiteScreen, type SiteScreenProps } from '../screen/site-screen'
 import { Button, buttonClass } from '../ui/button'
-import { DeckEditor } from './deck-editor'
-import { ImportCopy } from './import-copy'
+import { later, useWhenIdle } from '../ui/later'
 import { LanguageChoice } from './language'
-import { SearchPanel } from './search-panel'
 import { usePlacing } from './use-placing'
 import { WordsPanel } from './words-panel'
+
+const DeckEditor = later(async () => (await import('./deck-editor')).DeckEditor)
+const ImportCopy = later(async () => (await import('./import-copy')).ImportCopy)
+const SearchPanel = later(async () => (await import('./search-panel')).SearchPanel)
 
 /** The Copy screen: the deck at the left, where its words stand in the middle, the page at the right. */
 export function Copy(props: SiteScreenProps) {
@@ -35,6 +37,10 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
   const [looked, setLooked] = useState<Looked | null>(null)
   const [importing, setImporting] = useState(false)
   const [searching, setSearching] = useState(false)
+  useWhenIdle(() => {
+    ImportCopy.preload()
+    SearchPanel.preload()
+  })
   return (
     <div className="flex h-screen flex-col overflow-clip">
       <SiteBar screen="copy" exportedRevision={exportedRevision}>

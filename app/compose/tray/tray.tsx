@@ -1,24 +1,12 @@
-import { type ReactNode, useEffect, useRef, useState } from 'react'
-import { hasColumn } from '#core/blocks/applies'
-import type { Place } from '#core/site/tree'
-import { hasWords } from '#core/blocks/tree'
+import { useState } from 'react'
+import { useSelected } from '../../fields/use-style'
 import { useSession } from '../../session/context'
-import { blockName, pageOf } from '../../session/store'
-import { EXTRAS, ExtrasColumn } from './extras-column'
+import { pageOf } from '../../session/store'
+import { later } from '../../ui/later'
 import { PageColumn } from './page-column'
-import { PictureColumn } from './picture-column'
-import { PlaceColumn } from './place-column'
-import { ScopeColumn } from './scope-column'
-import { StatesColumn } from './states-column'
-import { SurfaceColumn } from './surface-column'
-import { TypeColumn } from './type-column'
-import { useSelected, useStyle } from '../../fields/use-style'
-import { WordsColumn } from './words-column'
 
-type TrayColumn = { name: string; show: () => ReactNode }
-
-/** Width of one column of the tray, px. */
-const COLUMN = 264
+/** Loaded when a block is first selected, or when the browser rests. */
+export const BlockTray = later(async () => (await import('./block-tray')).BlockTray)
 
 /** The settings of the selected block, in columns: as many side by side as fit, the rest by tabs. */
 export function Tray() {
@@ -49,77 +37,5 @@ function PageTray() {
         <PageColumn page={page} />
       </div>
     </>
-  )
-}
-
-type Tabs = { tab: string | null; onTab: (name: string) => void }
-
-function BlockTray({ place, tab, onTab }: { place: Place } & Tabs) {
-  const style = useStyle(place)
-  const { block } = place
-  const columns: TrayColumn[] = [{ name: 'Place', show: () => <PlaceColumn style={style} /> }]
-  if (block.kind === 'picture') columns.push({ name: 'Picture', show: () => <PictureColumn block={block} style={style} /> })
-  if (EXTRAS[block.kind]) columns.push({ name: EXTRAS[block.kind]!, show: () => <ExtrasColumn block={block} /> })
-  if (hasColumn('type', block.kind) && block.kind !== 'section' && block.kind !== 'group')
-    columns.push({ name: 'Type', show: () => <TypeColumn style={style} /> })
-  columns.push({ name: 'Surface', show: () => <SurfaceColumn style={style} /> })
-  if (hasWords(block)) columns.push({ name: 'Words', show: () => <WordsColumn block={block} /> })
-  if (hasColumn('states', block.kind) || hasWords(block))
-    columns.push({ name: 'States', show: () => <StatesColumn style={style} /> })
-  return (
-    <>
-      <div className="relative w-[212px] shrink-0 overflow-y-auto border-r border-line bg-ground p-3.5">
-        <ScopeColumn place={place} />
-      </div>
-      <Columns columns={columns} name={blockName(block)} tab={tab} onTab={onTab} />
-    </>
-  )
-}
-
-function Columns({ columns, name, tab: chosen, onTab }: { columns: TrayColumn[]; name: string } & Tabs) {
-  const element = useRef<HTMLDivElement>(null)
-  const [fit, setFit] = useState(4)
-  useEffect(() => {
-    const measure = () => setFit(Math.max(1, Math.floor(element.current!.clientWidth / COLUMN)))
-    const observer = new ResizeObserver(measure)
-    observer.observe(element.current!)
-    measure()
-    return () => observer.disconnect()
-  }, [])
-  const all = columns.length <= fit
-  const fixed = all ? columns : columns.slice(0, fit - 1)
-  const rest = all ? [] : columns.slice(fit - 1)
-  const tab = rest.find((one) => one.name === chosen) ?? rest[0]
-  return (
-    <div ref={element} className="flex min-w-0 flex-1 overflow-clip">
-      {fixed.map((column) => (
-        <section
-          key={column.name}
-          aria-label={`${column.name} of ${name}`}
-          className="relative min-w-0 max-w-[320px] flex-1 overflow-y-auto border-r border-line px-3.5 py-3"
-        >
-          {column.show()}
-        </section>
-      ))}
-      {tab && (
-        <section aria-label={`${tab.name} of ${name}`} className="flex min-w-0 max-w-[320px] flex-1 flex-col">
-          <div role="tablist" aria-label="More settings" className="flex shrink-0 border-b border-line bg-ground">
-            {rest.map((column) => (
-              <button
-                key={column.name}
-                type="button"
-                role="tab"
-                aria-selected={column === tab}
-                className="flex-1 border-r border-line px-2 py-1 text-label text-ink-2 last:border-r-0 aria-selected:bg-panel aria-selected:font-semibold aria-selected:text-ink"
-                onClick={() => onTab(column.name)}
-              >
-                {column.name}
-              </button>
-            ))}
-          </div>
-          <div className="relative min-h-0 flex-1 overflow-y-auto px-3.5 py-2">{tab.show()}</div>
-        </section>
-      )}
-    </div>
   )
 }

@@ -7,7 +7,7 @@ import { Button, IconButton } from '../../ui/button'
 import { Choice } from '../../ui/choice'
 import { useSessionStore, useSession } from '../../session/context'
 import { edit } from '../../session/store'
-import { openEditor } from '../words-editor'
+import { openEditor } from '../open-editor'
 import { ColumnHead, Finding, Row } from '../../fields/row'
 import { newGesture } from '../../fields/use-style'
 
