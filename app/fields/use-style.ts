@@ -2,7 +2,7 @@ import { currentOf, overlaid } from '#core/site/directions'
 import type { Place } from '#core/site/tree'
 import { appliesTo } from '#core/blocks/applies'
 import { type PropertyName, propertyOf, type PropertyValue, type Scope, type StyleValues, valuesIn } from '#core/style/registry'
-import { rangeOf, valueAt } from '#core/style/cascade'
+import { rangeOf, valueInScope } from '#core/style/cascade'
 import { useSessionStore, useSession } from '../session/context'
 import { edit, makeId, selected } from '../session/store'
 
@@ -36,10 +36,7 @@ export function useStyle(place: Place): StyleAccess {
     scope,
     range,
     has: (name) => appliesTo(name, kind) && (scope !== 'hover' || propertyOf(name).onHover === true),
-    get: (name) =>
-      scope === 'hover'
-        ? ((own?.[name] as never) ?? valueAt(style, name, breakpoints, 0))
-        : valueAt(style, name, breakpoints, range),
+    get: (name) => valueInScope(style, name, breakpoints, scope),
     isException: (name) => scope !== 'base' && own?.[name] !== undefined,
     base: (name) => style.base?.[name] as never,
     set: (values, gesture) => {

@@ -1,9 +1,8 @@
-import { rangeAt } from '#core/grid/columns'
 import type { Page, Site } from '#core/site/schema'
 import { hasWords, walk } from '#core/blocks/tree'
 import { plainText } from '#core/values/words'
 import { pictureBoxes } from '#core/render/boxes'
-import { naturalWidth, settingOf, type Sight, spansOf } from '#core/render/line-box'
+import { naturalWidth, settingOf, sightOf, spansOf } from '#core/render/line-box'
 
 /** A word that is wider than what it stands in, at some widths of the window, so that it must be hyphenated or broken. */
 export type LongWord = {
@@ -24,7 +23,7 @@ const CLEARLY = 1.05
 export function longWords(site: Site, page: Page): LongWord[] {
   const found = new Map<string, LongWord>()
   for (const viewport of [...site.views].sort((a, b) => b - a)) {
-    const sight: Sight = { site, language: site.language, index: rangeAt(site.breakpoints, viewport), viewport, window: 800 }
+    const sight = sightOf(site, site.language, viewport, 800)
     for (const section of page.sections) {
       if (section.hidden) continue
       const widths = new Map<string, number>()

@@ -6,8 +6,8 @@ import type { Block, BlockOf, Section } from '#core/blocks/index'
 import type { StyleValues } from '#core/style/registry'
 import { pixels } from '#core/values/length'
 import { boxedOtherwise, drawnWidth, pictureBoxes } from './boxes'
-import { drawnIn } from './drawn'
-import { linesIn } from './line-box'
+import { drawnIn, sightsOf } from './drawn'
+import { linesIn, sightOf } from './line-box'
 
 let count = 0
 const id = () => `id${count++}`
@@ -17,13 +17,7 @@ const make = <K extends 'picture' | 'group' | 'section' | 'text'>(kind: K, base:
   ({ ...newBlock(kind, id), style: { base }, ...more }) as unknown as BlockOf<K>
 const picture = (base: StyleValues = {}) => make('picture', base, { picture: 'photo' })
 const section = (children: Block[], base: StyleValues = {}): Section => make('section', base, { children })
-const at = (viewport: number, window = 800) => ({
-  site,
-  language: 'en',
-  index: viewport < 640 ? 2 : viewport < 1024 ? 1 : 0,
-  viewport,
-  window,
-})
+const at = (viewport: number, window = 800) => sightOf(site, 'en', viewport, window)
 
 describe('boxes of pictures', () => {
   test('behind a section are the whole window wide and as high as the section', () => {
@@ -77,7 +71,7 @@ describe('lines', () => {
 
 describe('sizes of covering pictures', () => {
   const sizesFor = (made: Section, block: BlockOf<'picture'>) =>
-    sizesOfDrawn(drawnIn(made, site, 'en')(block, photo)!, site.breakpoints)
+    sizesOfDrawn(drawnIn(made, site, sightsOf(site, 'en'))(block, photo)!, site.breakpoints)
 
   test('follow the height of the window where the section does', () => {
     const behind = picture({ position: 'backdrop' })

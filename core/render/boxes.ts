@@ -3,8 +3,8 @@ import { placementIn } from '#core/grid/placement'
 import type { Block, BlockOf, Container, Section } from '#core/blocks/index'
 import { hasWords, isContainer } from '#core/blocks/tree'
 import { plainText } from '#core/values/words'
-import { valueAt } from '#core/style/cascade'
-import type { PropertyName } from '#core/style/registry'
+import { valuesByRange } from '#core/style/cascade'
+import type { PropertyName, StyleValues } from '#core/style/registry'
 import { linesIn, naturalWidth, pxOf, settingOf, type Sight, spansOf } from './line-box'
 import { layoutAt } from './surround'
 
@@ -19,12 +19,10 @@ type Room = { width: number; columns?: number; gap?: number }
 /** The columns that a cell of a grid hands down to a grid inside it. */
 type Cell = { columns: number; gap: number }
 
-const valuesOf = (block: Block, { site, index }: Sight) => ({
-  get: <N extends PropertyName>(name: N) => valueAt(block.style, name, site.breakpoints, index),
-})
+const valuesOf = ({ style }: Block, { site, index }: Sight): StyleValues => valuesByRange(style, site.breakpoints)[index]!
 
 const isOut = (block: Block, sight: Sight): boolean => {
-  const position = valuesOf(block, sight).get('position')
+  const position = valuesOf(block, sight).position
   return position === 'backdrop' || position === 'held'
 }
 
@@ -45,9 +43,9 @@ function buttonHeight(block: BlockOf<'button'>, width: number, sight: Sight): nu
 
 function pictureHeight(block: Picture, width: number, sight: Sight, whole: number): number {
   const values = valuesOf(block, sight)
-  const height = pxOf(values.get('height'), sight, whole)
+  const height = pxOf(values.height, sight, whole)
   if (height !== undefined && height > 0) return height
-  const aspect = values.get('aspect')
+  const aspect = values.aspect
   if (aspect) return (width * aspect.height) / aspect.width
   const chosen = sight.site.pictures.find((one) => one.id === block.picture)
   return chosen ? (width * chosen.height) / chosen.width : 120
@@ -63,7 +61,7 @@ function ownWidth(block: Block, room: number, sight: Sight): number {
   if (block.kind === 'icon') return block.size
   if (isContainer(block)) {
     const widths = block.children.filter((one) => isShown(one, sight)).map((one) => ownWidth(one, room, sight))
-    const gap = pxOf(valuesOf(block, sight).get('gap'), sight) ?? 0
+    const gap = pxOf(valuesOf(block, sight).gap, sight) ?? 0
     const row = layoutAt(block, sight.site.breakpoints, sight.index) === 'row'
     return row ? widths.reduce((sum, one) => sum + one + gap, -gap) : Math.max(0, ...widths)
   }
@@ -75,7 +73,7 @@ function limited(block: Block, width: number, { width: room, columns, gap = 0 }:
   const values = valuesOf(block, sight)
   const { size } = hasWords(block) ? settingOf(block, sight) : { size: 16 }
   const length = (name: 'width' | 'maxWidth') => {
-    const value = values.get(name)
+    const value = values[name]
     if (value && 'value' in value && value.unit === 'columns')
       return columns ? ((room + gap) / columns) * value.value - gap : undefined
     return pxOf(value, sight, room, size)
@@ -95,22 +93,22 @@ export function pictureBoxes(section: Section, sight: Sight, words: Map<string, 
   /** Lays a block out in a width, and gives its height. */
   function lay(block: Block, width: number, whole: number, cell?: Cell): number {
     const values = valuesOf(block, sight)
-    const least = pxOf(values.get('minHeight'), sight, whole) ?? 0
+    const least = pxOf(values.minHeight, sight, whole) ?? 0
     if (block.kind === 'picture') {
       const height = Math.max(least, pictureHeight(block, width, sight, whole))
       boxes.set(block.id, { width, height })
       return height
     }
     const padding =
-      (pxOf(values.get('paddingTop'), sight, width) ?? 0) +
-      (pxOf(values.get('paddingBottom'), sight, width) ?? 0) +
-      2 * (values.get('edgeSides') === undefined ? (values.get('edgeWidth') ?? 0) : 0)
-    const fixed = pxOf(values.get('height'), sight, whole)
+      (pxOf(values.paddingTop, sight, width) ?? 0) +
+      (pxOf(values.paddingBottom, sight, width) ?? 0) +
+      2 * (values.edgeSides === undefined ? (values.edgeWidth ?? 0) : 0)
+    const fixed = pxOf(values.height, sight, whole)
     const inner = isContainer(block) ? contents(block, width, fixed ?? 0, cell) : leaf(block, width)
     const height = Math.max(least, fixed && fixed > 0 ? fixed : inner + padding)
     if (isContainer(block)) {
       for (const child of block.children) {
-        if (child.hidden || child.kind !== 'picture' || valuesOf(child, sight).get('position') !== 'backdrop') continue
+        if (child.hidden || child.kind !== 'picture' || valuesOf(child, sight).position !== 'backdrop') continue
         boxes.set(child.id, { width, height })
       }
     }
@@ -125,7 +123,7 @@ export function pictureBoxes(section: Section, sight: Sight, words: Map<string, 
     }
     if (block.kind === 'icon') return block.size
     if (block.kind === 'divider') return 1
-    const sides = 2 * (pxOf(valuesOf(block, sight).get('paddingSides'), sight, width) ?? 0)
+    const sides = 2 * (pxOf(valuesOf(block, sight).paddingSides, sight, width) ?? 0)
     const setting = settingOf(block, sight)
     if (hasWords(block)) words.set(block.id, width - sides)
     const lines = hasWords(block) ? linesIn(spansOf(block, sight), width - sides, setting) * setting.line : 0
@@ -139,24 +137,24 @@ export function pictureBoxes(section: Section, sight: Sight, words: Map<string, 
     const breakpoint = site.breakpoints[index]!
     const card = block.kind === 'group' ? site.guide.looks.cards.find((one) => one.name === block.look) : undefined
     const inset = card ? 2 * ((pxOf(card.padding, sight) ?? 0) + card.edgeWidth) : 0
-    const sides = 2 * (pxOf(values.get('paddingSides'), sight, width) ?? 0)
+    const sides = 2 * (pxOf(values.paddingSides, sight, width) ?? 0)
     const room = block.kind === 'section' ? contentWidth(breakpoint, viewport) : Math.max(0, width - sides - inset)
     const children = block.children.filter((one) => isShown(one, sight) && !isOut(one, sight))
     if (block.kind === 'nav' && block.follows) return settingOf(block, sight).line + inset
     if (children.length === 0) return inset
     const layout = layoutAt(block, site.breakpoints, index)
-    const rowGap = pxOf(values.get('rowGap'), sight) ?? 0
-    const gap = pxOf(values.get('gap'), sight)
-    const align = values.get('align')
+    const rowGap = pxOf(values.rowGap, sight) ?? 0
+    const gap = pxOf(values.gap, sight)
+    const align = values.align
     if (layout === 'grid') {
-      const tracks = values.get('tracks')
+      const tracks = values.tracks
       const columns = tracks ?? cell?.columns ?? breakpoint.columns
       const own = tracks !== undefined && block.kind !== 'section'
       const across = gap ?? (own ? 0 : (cell?.gap ?? breakpoint.gutter))
       return inset + onColumns(children, { width: room, columns, gap: across }, rowGap, whole, align === 'stretch')
     }
     if (layout === 'row') {
-      const wraps = values.get('wrap') ?? false
+      const wraps = values.wrap ?? false
       // What stands in a row is stretched unless it is said otherwise (CSS Flexbox, 8.3).
       return (
         inset + inRow(children, { width: room, gap: gap ?? 0 }, rowGap, wraps, whole, align === undefined || align === 'stretch')
@@ -171,7 +169,7 @@ export function pictureBoxes(section: Section, sight: Sight, words: Map<string, 
   /** Height of a block with the space before and after it. */
   function outer(block: Block, width: number, whole: number, cell?: Cell): number {
     const values = valuesOf(block, sight)
-    const space = (pxOf(values.get('spaceBefore'), sight) ?? 0) + (pxOf(values.get('spaceAfter'), sight) ?? 0)
+    const space = (pxOf(values.spaceBefore, sight) ?? 0) + (pxOf(values.spaceAfter, sight) ?? 0)
     return lay(block, width, whole, cell) + space
   }
 
@@ -180,8 +178,8 @@ export function pictureBoxes(section: Section, sight: Sight, words: Map<string, 
     for (const block of row) {
       const box = boxes.get(block.id)
       const values = valuesOf(block, sight)
-      const place = values.get('selfAlign')
-      const stretched = place === undefined ? all && values.get('height') === undefined : place === 'stretch'
+      const place = values.selfAlign
+      const stretched = place === undefined ? all && values.height === undefined : place === 'stretch'
       if (box && stretched) boxes.set(block.id, { ...box, height })
     }
   }
@@ -199,7 +197,7 @@ export function pictureBoxes(section: Section, sight: Sight, words: Map<string, 
     }
     for (const child of children) {
       const values = valuesOf(child, sight)
-      const { span, start } = placementIn(columns, values.get('span'), values.get('start'))
+      const { span, start } = placementIn(columns, values.span, values.start)
       const at = start === null ? cursor : start - 1
       if (at < cursor || at + span > columns) close()
       const cell = span * track + (span - 1) * gap
@@ -220,7 +218,7 @@ export function pictureBoxes(section: Section, sight: Sight, words: Map<string, 
     whole: number,
     all: boolean,
   ): number {
-    const grows = (one: Block) => valuesOf(one, sight).get('grow') === true
+    const grows = (one: Block) => valuesOf(one, sight).grow === true
     const natural = children.map((one) =>
       grows(one) ? 0 : limited(one, Math.min(width, ownWidth(one, width, sight)), { width }, sight),
     )

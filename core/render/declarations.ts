@@ -3,6 +3,7 @@ import type { Block } from '#core/blocks/index'
 import type { Breakpoint } from '#core/grid/breakpoint'
 import { isContainer } from '#core/blocks/tree'
 import { colourToCss, type ViewportUnit } from '#core/style/css-values'
+import { valuesByRange } from '#core/style/cascade'
 import type { Declaration, Setting } from '#core/style/property'
 import { type PropertyName, propertyOf, type StyleValues } from '#core/style/registry'
 import type { Rule } from './rules'
@@ -12,22 +13,10 @@ import { settingAt, type Surround } from './surround'
 type Parts = { own: Declaration[]; image: Declaration[]; children: Declaration[]; scrim: Declaration[] }
 const PARTS = ['own', 'image', 'children', 'scrim'] as const
 
-const NOTHING: StyleValues = {}
 const NONE: Declaration[] = []
 const FULL_ROW: Declaration[] = [['grid-column', '1 / -1']]
 const ONE_CELL: Declaration[] = [['grid-area', '1 / 1']]
 const FREE: Declaration = ['grid-area', 'auto']
-
-/** The values that hold at each range, the base first; a range without exceptions shares the object of the one before. */
-function valuesByRange(block: Block, breakpoints: readonly Breakpoint[]): StyleValues[] {
-  const { base, below } = block.style
-  let values = base ?? NOTHING
-  return breakpoints.map(({ id }, index) => {
-    const exceptions = index === 0 ? undefined : below?.[id]
-    if (exceptions) values = { ...values, ...exceptions }
-    return values
-  })
-}
 
 /** The declarations that lay out what a container holds. */
 function addLayout(own: Declaration[], block: Block, setting: Setting, tracks: number | undefined): void {
@@ -159,7 +148,7 @@ export function rulesOf(
   const { hover } = block.style
   const selector = `.${className}`
   const boxed = isBoxed(block)
-  const ranges = valuesByRange(block, breakpoints)
+  const ranges = valuesByRange(block.style, breakpoints)
   const rules: Rule[] = []
   let before: Parts | undefined
   let setting: Setting | undefined

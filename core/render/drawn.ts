@@ -1,4 +1,4 @@
-import { rangeAt } from '#core/grid/columns'
+import { walk } from '#core/blocks/tree'
 import { type Drawn, sampleViewports } from '#core/picture/sizes'
 import type { BlockOf, Section } from '#core/blocks/index'
 import type { Breakpoint } from '#core/grid/breakpoint'
@@ -6,12 +6,20 @@ import type { Picture } from '#core/picture/picture'
 import type { Site } from '#core/site/schema'
 import { valueAt } from '#core/style/cascade'
 import { boxedOtherwise, drawnWidth, type PictureBoxes, pictureBoxes } from './boxes'
-import type { Sight } from './line-box'
+import { type Sight, sightOf } from './line-box'
 
 /** Two heights of the window, px, so large that what follows the window is higher than the words in it. */
 const TALL = [4000, 8000] as const
 
-const followsWindow = (section: Section): boolean => JSON.stringify(section).includes('"unit":"vh"')
+const inWindow = (value: unknown): boolean => typeof value === 'object' && value !== null && 'unit' in value && value.unit === 'vh'
+
+/** True for a section of which something is set in parts of the window's height. */
+function followsWindow(section: Section): boolean {
+  for (const { style } of walk(section))
+    for (const values of [style.base, ...Object.values(style.below ?? {})])
+      if (values && Object.values(values).some(inWindow)) return true
+  return false
+}
 
 /** What the pictures of a section are drawn at, for `sizes`; `undefined` for one whose box follows from columns alone. */
 export type DrawnIn = (block: BlockOf<'picture'>, picture: Picture) => Drawn[] | undefined
@@ -33,24 +41,31 @@ export function shapeFactor(
   return value('fit') === 'contain' ? Math.min(1, factor) : Math.max(1, factor)
 }
 
+/** A site at every width of the window that is looked at, and at tall windows; shared by its sections. */
+export type Sights = { flat: Sight; tall: readonly Sight[] }[]
+
+/** The widths of the window that pictures are looked at in, made when the first section asks. */
+export function sightsOf(site: Site, language: string): () => Sights {
+  let sights: Sights | undefined
+  return () =>
+    (sights ??= sampleViewports(site.breakpoints).map((viewport) => ({
+      flat: sightOf(site, language, viewport, 0),
+      tall: TALL.map((window) => sightOf(site, language, viewport, window)),
+    })))
+}
+
 /** Works out a section's pictures, once, when the first of them is asked for; the views never ask. */
-export function drawnIn(section: Section, site: Site, language: string): DrawnIn {
-  const { breakpoints } = site
+export function drawnIn(section: Section, { breakpoints }: Site, sights: () => Sights): DrawnIn {
   let otherwise: Set<string> | undefined
   let samples: { viewport: number; index: number; boxes: PictureBoxes; tall?: PictureBoxes[] }[] | undefined
   const make = () => {
-    const tall = followsWindow(section)
-    return sampleViewports(breakpoints).map((viewport) => {
-      const index = rangeAt(breakpoints, viewport)
-      const sight: Sight = { site, language, index, viewport, window: 0 }
-      const boxes = pictureBoxes(section, sight)
-      return {
-        viewport,
-        index,
-        boxes,
-        ...(tall ? { tall: TALL.map((window) => pictureBoxes(section, { ...sight, window })) } : {}),
-      }
-    })
+    const follows = followsWindow(section)
+    return sights().map(({ flat, tall }) => ({
+      viewport: flat.viewport,
+      index: flat.index,
+      boxes: pictureBoxes(section, flat),
+      ...(follows ? { tall: tall.map((sight) => pictureBoxes(section, sight)) } : {}),
+    }))
   }
   return (block, picture) => {
     otherwise ??= boxedOtherwise(section)

@@ -8,7 +8,7 @@ import { type Addresses, imageSources } from './image'
 import type { ListedPage } from '#core/blocks/element'
 import { fieldNames, labelOf } from './field-names'
 import { isBoxed, rulesOf } from './declarations'
-import { type DrawnIn, drawnIn } from './drawn'
+import { type DrawnIn, drawnIn, type Sights, sightsOf } from './drawn'
 import { element } from '#core/blocks/html'
 import { dressed, dressedPage } from '#core/site/directions'
 import { blockClasses, type BlockName, sectionClasses, slug } from './names'
@@ -111,11 +111,11 @@ export function createRenderer(options: RenderOptions) {
     return entry
   }
 
-  const within = (site: Site, page: Page, section: Section, name: string): Within => ({
+  const within = (site: Site, page: Page, section: Section, name: string, sights: () => Sights): Within => ({
     site,
     page,
     names: blockClasses(section, name),
-    drawn: drawnIn(section, site, options.language),
+    drawn: drawnIn(section, site, sights),
   })
 
   return function render(given: Site, asked: Page): RenderedSection[] {
@@ -132,13 +132,14 @@ export function createRenderer(options: RenderOptions) {
     }
     const outer = pageSurround(site.breakpoints)
     const map = classesOf(site)
+    const sights = sightsOf(site, options.language)
     const printed: RenderedSection[] = []
     for (const section of page.sections) {
       if (section.hidden) continue
       const known = memory.get(section)
       const name = map.get(section.id)!
       // A section is one object with all that it holds, so its own class is all that can have changed.
-      const entry = known?.name === name ? known : visit(section, within(site, page, section, name), outer)
+      const entry = known?.name === name ? known : visit(section, within(site, page, section, name, sights), outer)
       printed.push({ id: section.id, element: entry.element!, rules: entry.rules })
     }
     return printed

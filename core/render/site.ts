@@ -1,6 +1,6 @@
 import type { Element, Root } from 'hast'
 import { format } from 'hast-util-format'
-import { toHtml } from 'hast-util-to-html'
+import { htmlText } from './html-text'
 import type { BlockOf } from '#core/blocks/index'
 import type { Page, Site } from '#core/site/schema'
 import type { Picture } from '#core/picture/picture'
@@ -83,10 +83,10 @@ export function documentTree(
 
 /** Prints a tree as HTML text. The tree is changed by the layout of the readable style, so it must not be used again. */
 export function printHtml(tree: Root, style: Style): string {
-  if (style === 'minified') return toHtml(tree)
+  if (style === 'minified') return htmlText(tree)
   const copy = structuredClone(tree)
   format(copy)
-  return `${toHtml(copy).trim()}\n`
+  return `${htmlText(copy).trim()}\n`
 }
 
 /** The whole stylesheet of a site: fonts, tokens and rules that are used, and no more. */
