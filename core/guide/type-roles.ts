@@ -10,10 +10,16 @@ export type TypeSet = Omit<TypeRole, 'size'> & { size: Length }
 export const sizeOf = ({ scale }: Pick<StyleGuide, 'scale'>, { size }: Pick<TypeRole, 'size'>): Length =>
   'step' in size ? { fluid: stepFluid(scale, size.step) } : size
 
-/** A type role by its name. */
+const known = new WeakMap<StyleGuide, Map<string, TypeSet>>()
+
+/** A type role by its name; worked out once for each guide. */
 export function typeOf(guide: StyleGuide, role: string): TypeSet | undefined {
-  const found = guide.types.find((one) => one.role === role)
-  return found && { ...found, size: sizeOf(guide, found) }
+  let types = known.get(guide)
+  if (!types) {
+    types = new Map(guide.types.map((one) => [one.role, { ...one, size: sizeOf(guide, one) }]))
+    if (Object.isFrozen(guide)) known.set(guide, types)
+  }
+  return types.get(role)
 }
 
 /**
