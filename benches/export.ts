@@ -13,7 +13,7 @@ const home = await (await fetch(app.url)).text()
 const ids = [...home.matchAll(/sites\/([\w-]{10})/g)].map((found) => found[1]!)
 let id = ''
 for (const one of new Set(ids)) {
-  const { name } = readSite(await (await fetch(`${app.url}/sites/${one}/file?form=json`)).text())
+  const { name } = readSite(await (await fetch(`${app.url}/sites/${one}/as/site-json`)).text())
   if (name.startsWith('Hollin')) id = one
 }
 
@@ -21,7 +21,7 @@ for (const one of new Set(ids)) {
 async function exported(): Promise<number> {
   const from = performance.now()
   await (await fetch(`${app.url}/sites/${id}/export/pictures`)).text()
-  await (await fetch(`${app.url}/sites/${id}/export?style=minified`)).arrayBuffer()
+  await (await fetch(`${app.url}/sites/${id}/as/web?style=minified`)).arrayBuffer()
   return performance.now() - from
 }
 

@@ -11,7 +11,7 @@ await finish('npx', ['tsx', 'bin/seed.ts'], { YARROWFINCH_DATA: data })
 const app = await start(data)
 const home = await (await fetch(app.url)).text()
 const id = /sites\/([\w-]{10})/.exec(home)![1]!
-const document = await (await fetch(`${app.url}/sites/${id}/file?form=json`)).text()
+const document = await (await fetch(`${app.url}/sites/${id}/as/site-json`)).text()
 const section = (JSON.parse(document) as { pages: { sections: { id: string }[] }[] }).pages[0]!.sections[0]!.id
 
 async function overHttp(): Promise<number> {

@@ -1,5 +1,6 @@
 // Runs every check of the project on any machine: installs what is needed, then types, lint, layers, unit and end-to-end tests.
 // Its last line is "N passed, N failed".
+import { spawn } from 'node:child_process'
 import { existsSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { build, chromium, install, ROOT, run } from './prepare.mjs'
@@ -22,20 +23,39 @@ const add = (count) => {
   failed += count.failed
 }
 
-for (const [what, script] of [
-  ['Types', 'typecheck'],
-  ['Lint and formatting', 'lint'],
-  ['Layers', 'deps'],
-  ['Unused code', 'unused'],
-  ['Generated documents', 'docs:check'],
-]) {
-  console.log(`· ${what}`)
-  const code = await run('npm', ['run', '--silent', script])
-  add(code === 0 ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 })
+/** Runs a script to its end, and prints what it said with its name above it, so that two can run side by side. */
+function check(what, command, args, env = {}) {
+  return new Promise((done) => {
+    const child = spawn(command, args, { cwd: ROOT, env: { ...process.env, ...env } })
+    let text = ''
+    child.stdout.on('data', (chunk) => (text += chunk))
+    child.stderr.on('data', (chunk) => (text += chunk))
+    child.on('error', (error) => (text += String(error)))
+    child.on('close', (code) => {
+      console.log(`· ${what}: ${code === 0 ? 'passed' : 'FAILED'}`)
+      if (code !== 0) console.log(text)
+      add(code === 0 ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 })
+      done()
+    })
+  })
 }
 
+const script = (what, name) => () => check(what, 'npm', ['run', '--silent', name])
+// Types are generated before anything else reads them; the rest is done beside the build.
+const waiting = [
+  script('Types', 'typecheck'),
+  script('Lint and formatting', 'lint'),
+  script('Layers', 'deps'),
+  script('Unused code', 'unused'),
+  script('Generated documents', 'docs:check'),
+]
+const work = async () => {
+  for (let next = waiting.shift(); next; next = waiting.shift()) await next()
+}
+await waiting.shift()()
+await Promise.all([build(), work()])
+
 console.log('· Unit tests')
-await build()
 const unit = await run('npx', [
   'vitest',
   'run',

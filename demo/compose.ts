@@ -8,7 +8,7 @@ import type { Span } from '#core/values/words'
 import { type Style, type StyleValues } from '#core/style/registry'
 
 /** What a block of the demo is made with: its style, and exceptions below the breakpoints `middle` and `narrow`. */
-export type Look = StyleValues & {
+export type Styling = StyleValues & {
   middle?: StyleValues
   narrow?: StyleValues
   hover?: StyleValues
@@ -23,7 +23,7 @@ export function beginSite(): void {
   count = 0
 }
 
-function common(look: Look): { id: string; name?: string; style: Style } {
+function common(look: Styling): { id: string; name?: string; style: Style } {
   const { middle, narrow, hover, name, ...base } = look
   const style: Style = {}
   if (Object.keys(base).length > 0) style.base = base
@@ -32,27 +32,27 @@ function common(look: Look): { id: string; name?: string; style: Style } {
   return name === undefined ? { id: nextId(), style } : { id: nextId(), name, style }
 }
 
-const block = <K extends BlockKind>(kind: K, look: Look, fields: object): BlockOf<K> =>
+const block = <K extends BlockKind>(kind: K, look: Styling, fields: object): BlockOf<K> =>
   ({ ...common(look), kind, ...fields }) as unknown as BlockOf<K>
 const words = (text: string | Span[]) => ({ words: { en: typeof text === 'string' ? [text] : text } })
-const holder = <K extends Container['kind']>(kind: K, look: Look, children: Block[], fields: object = {}) =>
+const holder = <K extends Container['kind']>(kind: K, look: Styling, children: Block[], fields: object = {}) =>
   block(kind, look, { ...fields, children })
 
-export const section = (job: Section['job'], look: Look, children: Block[]): Section => holder('section', look, children, { job })
-export const group = (look: Look, children: Block[], element?: 'article'): Block =>
+export const section = (job: Section['job'], look: Styling, children: Block[]): Section => holder('section', look, children, { job })
+export const group = (look: Styling, children: Block[], element?: 'article'): Block =>
   holder('group', look, children, element ? { element } : {})
-export const eyebrow = (text: string, look: Look = {}): Block => block('eyebrow', look, words(text))
-export const heading = (level: number, text: string | Span[], look: Look = {}): Block =>
+export const eyebrow = (text: string, look: Styling = {}): Block => block('eyebrow', look, words(text))
+export const heading = (level: number, text: string | Span[], look: Styling = {}): Block =>
   block('heading', look, { ...words(text), level })
-export const text = (value: string | Span[], look: Look = {}, type?: string): Block =>
+export const text = (value: string | Span[], look: Styling = {}, type?: string): Block =>
   block('text', look, { ...words(value), ...(type ? { type } : {}) })
-export const button = (value: string, look: string, link: Link, style: Look = {}): Block =>
+export const button = (value: string, look: string, link: Link, style: Styling = {}): Block =>
   block('button', style, { ...words(value), look, link })
-export const link = (value: string, to: Link, look: Look = {}, type?: string): BlockOf<'link'> =>
+export const link = (value: string, to: Link, look: Styling = {}, type?: string): BlockOf<'link'> =>
   block('link', look, { ...words(value), link: to, ...(type ? { type } : {}) })
-export const nav = (label: string, look: Look, links: BlockOf<'link'>[]): Block =>
+export const nav = (label: string, look: Styling, links: BlockOf<'link'>[]): Block =>
   holder('nav', look, links, { label: { en: label } })
-export const list = (ordered: boolean, look: Look, items: string[]): Block =>
+export const list = (ordered: boolean, look: Styling, items: string[]): Block =>
   holder(
     'list',
     look,
@@ -63,14 +63,14 @@ export const list = (ordered: boolean, look: Look, items: string[]): Block =>
 export const fluid = (small: number, large: number) => ({
   fluid: { from: { at: 375, px: small }, to: { at: 1360, px: large } },
 })
-export const divider = (look: Look = {}): Block => block('divider', look, {})
-export const picture = (id: string, alt: string, look: Look = {}): Block =>
+export const divider = (look: Styling = {}): Block => block('divider', look, {})
+export const picture = (id: string, alt: string, look: Styling = {}): Block =>
   block('picture', look, { picture: id, alt: { en: alt } })
 
 const icons = JSON.parse(readFileSync(join('node_modules', 'lucide-static', 'icon-nodes.json'), 'utf8')) as Record<string, unknown>
 
 /** An icon of the open Lucide set. */
-export function icon(name: string, size: number, look: Look = {}): Block {
+export function icon(name: string, size: number, look: Styling = {}): Block {
   const drawn: Icon = iconSchema.parse({ name, nodes: icons[name] })
   return block('icon', look, { icon: drawn, size })
 }

@@ -5,22 +5,7 @@ import { role } from '#core/values/colour'
 import { autumnBrief, board, brief } from './observatory-brief'
 import { DIRECTIONS, lamplight } from './observatory-directions'
 import { withWinter } from './winter'
-import {
-  beginSite,
-  button,
-  divider,
-  eyebrow,
-  fluid,
-  group,
-  heading,
-  icon,
-  link,
-  nav,
-  painting,
-  picture,
-  section,
-  text,
-} from './compose'
+import { beginSite, button, divider, eyebrow, fluid, group, heading, icon, link, nav, painting, picture, section, text } from './compose'
 
 const PICTURES = [
   'ridge-at-dusk',
@@ -159,7 +144,7 @@ function reasons() {
 const STEPS = [
   ['1', 'Pick a night', 'Choose a Friday or a Saturday. If the cloud comes in we write by noon, and you choose another.'],
   ['2', 'Wrap up', 'Hat, gloves, the coat you think is too much. We lend blankets and red torches.'],
-  ['3', 'Look up', 'A volunteer walks you from the Moon to the next galaxy along. Stay until ten.'],
+  ['3', 'Styling up', 'A volunteer walks you from the Moon to the next galaxy along. Stay until ten.'],
 ] as const
 
 function plan() {

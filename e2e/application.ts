@@ -113,6 +113,8 @@ export async function openSite(page: Page, app: Application, name: string): Prom
 /** Waits until every view on the stage shows its page. */
 export async function composed(page: Page): Promise<void> {
   await expect(page.getByRole('region', { name: 'Tray' })).toBeVisible()
+  // Its rows are there once what drags them is loaded.
+  await expect(page.locator('[aria-label="Running order"] button').first()).toBeVisible()
   await expect(async () => {
     const ready = await page
       .locator('[data-view] iframe')

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import sharp from 'sharp'
-import { windowHeight } from '#core/grid/viewport-height'
+import { viewportHeightFor } from '#core/grid/viewport-height'
 import { composed, expect, openSite, test } from './application'
 import { boxesInView } from './views'
 
@@ -144,7 +144,7 @@ test('the exported demo page is nowhere wider than its window, and its boxes are
   const visitor = await context.newPage()
   const blocks = '.band, h1, h2, h3, p, img, nav, nav a, hr, .plan-step'
   for (const width of [375, 768, 1280]) {
-    await visitor.setViewportSize({ width, height: windowHeight(width) })
+    await visitor.setViewportSize({ width, height: viewportHeightFor(width) })
     await visitor.goto(`${app.url}/visit/${/sites\/([\w-]+)/.exec(page.url())![1]}/index.html`)
     await visitor.evaluate(() => document.fonts.ready)
     const exported = await visitor.evaluate(

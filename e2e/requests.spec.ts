@@ -5,7 +5,7 @@ async function firstSite(request: APIRequestContext, app: Application): Promise<
   return /sites\/([\w-]{10})/.exec(await (await request.get(app.url)).text())![1]!
 }
 const documentOf = async (request: APIRequestContext, app: Application, id: string) =>
-  (await request.get(`${app.url}/sites/${id}/file?form=json`)).text()
+  (await request.get(`${app.url}/sites/${id}/as/site-json`)).text()
 
 test('bad requests get a sentence and a status of 4xx, and change nothing', async ({ request, app }) => {
   const id = await firstSite(request, app)

@@ -58,7 +58,7 @@ test('a server killed during a stream of edits loses no acknowledged one', async
   let app: Application = await start(data)
   const home = await (await request.get(app.url)).text()
   const id = /sites\/([\w-]{10})/.exec(home)![1]!
-  const document = (await (await request.get(`${app.url}/sites/${id}/file?form=json`)).json()) as {
+  const document = (await (await request.get(`${app.url}/sites/${id}/as/site-json`)).json()) as {
     pages: { sections: { id: string }[] }[]
   }
   const section = document.pages[0]!.sections[1]!.id

@@ -1,5 +1,5 @@
 import { mockupBody } from '#core/render/mockup'
-import { windowHeight } from '#core/grid/viewport-height'
+import { viewportHeightFor } from '#core/grid/viewport-height'
 import { webFiles } from '#core/formats/web-files'
 import type { Page, Site } from '#core/site/schema'
 import type { Picture } from '#core/picture/picture'
@@ -39,7 +39,7 @@ export async function mockupMarkup(
         picture: (picture) => pictures.get(picture.hash) ?? '',
         fonts: fonts.filter((one) => one.url !== ''),
       },
-      windowHeight(width),
+      viewportHeightFor(width),
     ),
   }
 }

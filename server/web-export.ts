@@ -1,6 +1,6 @@
 import { strToU8 } from 'fflate'
 import { type WebFiles, webFiles } from '#core/formats/web-files'
-import type { Style } from '#core/render/rules'
+import type { Layout } from '#core/render/rules'
 import type { Picture } from '#core/picture/picture'
 import type { Site } from '#core/site/schema'
 import { cutFont } from './fonts'
@@ -33,7 +33,7 @@ export async function cutFonts(
  */
 export async function exportFiles(
   site: Site,
-  style: Style,
+  style: Layout,
   source: PictureSource,
   fontSource: FontSource,
 ): Promise<{ files: ExportedFile[]; missing: string[] }> {

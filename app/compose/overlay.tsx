@@ -22,7 +22,7 @@ export function Overlay({ index, scale }: { index: number; scale: number }) {
   const editing = words?.view === index
   const [under, setUnder] = useState<string>()
 
-  const hit = (event: { clientX: number; clientY: number }) => {
+  const blockUnder = (event: { clientX: number; clientY: number }) => {
     const view = frames.get(index)
     const bounds = surface.current!.getBoundingClientRect()
     return view && blockAt(view, event.clientX - bounds.left, event.clientY - bounds.top)
@@ -35,15 +35,15 @@ export function Overlay({ index, scale }: { index: number; scale: number }) {
       style={{ pointerEvents: editing ? 'none' : 'auto' }}
       onPointerDown={(event) => {
         if (event.button !== 0) return
-        const id = hit(event)
+        const id = blockUnder(event)
         // A press on what is selected, or inside it, may begin a drag of the whole selection.
         drag.begin(event, id)
         if (words) store.setState({ words: null })
       }}
-      onPointerMove={(event) => setUnder(event.buttons === 0 ? hit(event) : undefined)}
+      onPointerMove={(event) => setUnder(event.buttons === 0 ? blockUnder(event) : undefined)}
       onPointerLeave={() => setUnder(undefined)}
       onDoubleClick={(event) => {
-        const id = hit(event)
+        const id = blockUnder(event)
         if (id === undefined) return
         select(store, id)
         const bounds = surface.current!.getBoundingClientRect()

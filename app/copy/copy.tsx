@@ -25,8 +25,8 @@ export function Copy(props: SiteScreenProps) {
   )
 }
 
-/** A passage that is looked at: the block that has it, or the unplaced words, and its text in the deck. */
-export type Looked = { block?: string; unplaced?: string; text: string }
+/** A passage that is pointed at: the block that has it, or the unplaced words, and its text in the deck. */
+export type PointedPassage = { block?: string; unplaced?: string; text: string }
 
 function Screen({ exportedRevision }: { exportedRevision: number | null }) {
   const store = useSessionStore()
@@ -34,7 +34,7 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
   const page = useSession(pageOf)
   const firstLanguage = useSession((state) => state.session.site.language)
   const [language, setLanguage] = useState(firstLanguage)
-  const [looked, setLooked] = useState<Looked | null>(null)
+  const [pointed, setPointed] = useState<PointedPassage | null>(null)
   const [importing, setImporting] = useState(false)
   const [searching, setSearching] = useState(false)
   useWhenIdle(() => {
@@ -63,14 +63,14 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
               <FileUp size={14} strokeWidth={1.5} /> Import
             </Button>
           </div>
-          {searching && <SearchPanel language={language} onLook={setLooked} />}
-          <DeckEditor key={language} language={language} looked={looked} onLook={setLooked} />
+          {searching && <SearchPanel language={language} onPoint={setPointed} />}
+          <DeckEditor key={language} language={language} pointed={pointed} onPoint={setPointed} />
         </main>
         <section aria-label="Where the words stand" className="flex w-[27%] min-w-0 flex-col border-r border-line-strong bg-panel">
-          <WordsPanel language={language} looked={looked} onLook={setLooked} />
+          <WordsPanel language={language} pointed={pointed} onPoint={setPointed} />
         </section>
         <aside aria-label="The page" className="flex min-w-0 flex-1 flex-col">
-          <PageSide language={language} marked={looked?.block} onLook={setLooked} />
+          <PageSide language={language} marked={pointed?.block} onPoint={setPointed} />
         </aside>
       </div>
       {importing && <ImportCopy language={language} onClose={() => setImporting(false)} />}
@@ -78,9 +78,9 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
   )
 }
 
-type PageSideProps = { language: string; marked: string | undefined; onLook: (looked: Looked) => void }
+type PageSideProps = { language: string; marked: string | undefined; onPoint: (pointed: PointedPassage) => void }
 
-function PageSide({ language, marked, onLook }: PageSideProps) {
+function PageSide({ language, marked, onPoint }: PageSideProps) {
   const views = useSession((state) => state.session.site.views)
   const [shown, setShown] = useState<number | 'all'>(views[0] ?? 1280)
   const placing = usePlacing()
@@ -111,7 +111,7 @@ function PageSide({ language, marked, onLook }: PageSideProps) {
               width={width}
               language={language}
               marked={marked}
-              onPick={(block) => onLook({ block, text: '' })}
+              onPick={(block) => onPoint({ block, text: '' })}
               onDropOn={placing.dropOn}
             />
           </div>

@@ -14,7 +14,7 @@ import { freshMemory } from '#core/reconcile/sense'
 import type { Site } from '#core/site/schema'
 import { useSessionStore } from '../session/context'
 import { pageOf, redo, undo } from '../session/store'
-import type { Looked } from './copy'
+import type { PointedPassage } from './copy'
 import { applyDeck, changesBetween, deckText, outlineOf, readText, sameDeck } from './deck-sync'
 import { DeckOutline } from './deck-outline'
 
@@ -66,7 +66,7 @@ const guard = EditorState.transactionFilter.of((transaction) => {
 const hasUnnamed = (text: string) => /^#{1,2}[ \t]*$/m.test(text)
 
 /** The passage at a place of the text: the words around the caret, up to blank lines, and who holds them. */
-function passageAt(site: Site, language: string, text: string, at: number): Looked | null {
+function passageAt(site: Site, language: string, text: string, at: number): PointedPassage | null {
   const links = deckLinks(site)
   const before = text.slice(0, at).split('\n')
   const after = text.slice(at).split('\n')
@@ -87,16 +87,16 @@ function passageAt(site: Site, language: string, text: string, at: number): Look
   return null
 }
 
-type DeckEditorProps = { language: string; looked: Looked | null; onLook: (looked: Looked | null) => void }
+type DeckEditorProps = { language: string; pointed: PointedPassage | null; onPoint: (pointed: PointedPassage | null) => void }
 
 /** The copy deck as Markdown. What is typed goes to the page at once; what changes there comes back. */
-export function DeckEditor({ language, looked, onLook }: DeckEditorProps) {
+export function DeckEditor({ language, pointed, onPoint }: DeckEditorProps) {
   const store = useSessionStore()
   const host = useRef<HTMLDivElement>(null)
   const editor = useRef<EditorView | null>(null)
   const [text, setText] = useState(() => deckText(store.getState().session.site, language))
-  const latest = useRef({ onLook })
-  latest.current = { onLook }
+  const latest = useRef({ onPoint })
+  latest.current = { onPoint }
 
   useEffect(() => {
     let own: Site | null = null
@@ -153,7 +153,7 @@ export function DeckEditor({ language, looked, onLook }: DeckEditorProps) {
       looking = setTimeout(() => {
         const { doc, selection } = view.state
         setText(doc.toString())
-        latest.current.onLook(passageAt(siteOf(), language, doc.toString(), selection.main.head))
+        latest.current.onPoint(passageAt(siteOf(), language, doc.toString(), selection.main.head))
       }, LOOK_RESTS)
     }
     const view = new EditorView({
@@ -207,17 +207,17 @@ export function DeckEditor({ language, looked, onLook }: DeckEditorProps) {
     }
   }, [store, language])
 
-  // What is looked at elsewhere is brought into sight here.
+  // What is pointed at elsewhere is brought into sight here.
   useEffect(() => {
     const view = editor.current
-    if (!view || !looked || looked.text === '' || view.hasFocus) return
-    const at = view.state.doc.toString().indexOf(looked.text)
+    if (!view || !pointed || pointed.text === '' || view.hasFocus) return
+    const at = view.state.doc.toString().indexOf(pointed.text)
     if (at < 0) return
     view.dispatch({
-      selection: { anchor: at, head: at + looked.text.length },
+      selection: { anchor: at, head: at + pointed.text.length },
       effects: EditorView.scrollIntoView(at, { y: 'center' }),
     })
-  }, [looked])
+  }, [pointed])
 
   const goTo = (line: number) => {
     const view = editor.current!

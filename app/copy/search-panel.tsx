@@ -3,10 +3,10 @@ import { replaceInDeck, searchDeck } from '#core/reconcile/search'
 import { useSessionStore, useSession } from '../session/context'
 import { editAll } from '../session/store'
 import { Button } from '../ui/button'
-import type { Looked } from './copy'
+import type { PointedPassage } from './copy'
 
 /** Search and replace over all words of the site, on its pages and unplaced. */
-export function SearchPanel({ language, onLook }: { language: string; onLook: (looked: Looked) => void }) {
+export function SearchPanel({ language, onPoint }: { language: string; onPoint: (pointed: PointedPassage) => void }) {
   const store = useSessionStore()
   const site = useSession((state) => state.session.site)
   const [query, setQuery] = useState('')
@@ -71,7 +71,7 @@ export function SearchPanel({ language, onLook }: { language: string; onLook: (l
             <button
               type="button"
               className="block w-full truncate py-0.5 text-left hover:bg-ground"
-              onClick={() => onLook({ ...('block' in hit ? { block: hit.block } : { unplaced: hit.unplaced }), text: hit.text })}
+              onClick={() => onPoint({ ...('block' in hit ? { block: hit.block } : { unplaced: hit.unplaced }), text: hit.text })}
             >
               <span className="text-label text-muted">{hit.section} </span>
               {hit.text}

@@ -14,10 +14,10 @@ import { plainText } from '#core/values/words'
 import { useSessionStore, useSession } from '../session/context'
 import { editAll, makeId, pageOf } from '../session/store'
 import { VerdictLine } from '../ui/verdict'
-import type { Looked } from './copy'
+import type { PointedPassage } from './copy'
 import { usePlacing } from './use-placing'
 
-type PanelProps = { language: string; looked: Looked | null; onLook: (looked: Looked) => void }
+type PanelProps = { language: string; pointed: PointedPassage | null; onPoint: (pointed: PointedPassage) => void }
 
 /** Words of the placeholder kind for every empty slot of a section, or of all of them. */
 function fillerEdits(language: string, sections: Site['pages'][number]['sections']): Edit[] {
@@ -44,7 +44,7 @@ function fillerEdits(language: string, sections: Site['pages'][number]['sections
 }
 
 /** Which words stand where: section by section, each passage with its slot, and what stands nowhere. */
-export function WordsPanel({ language, looked, onLook }: PanelProps) {
+export function WordsPanel({ language, pointed, onPoint }: PanelProps) {
   const store = useSessionStore()
   // The page comes first; this panel follows when there is time.
   const site = useDeferredValue(useSession((state) => state.session.site))
@@ -95,8 +95,8 @@ export function WordsPanel({ language, looked, onLook }: PanelProps) {
             section={section}
             found={onPage[i]}
             number={section.section ? i + 1 : undefined}
-            looked={looked}
-            onLook={onLook}
+            pointed={pointed}
+            onPoint={onPoint}
           />
         ))}
         {others.map((one) => (
@@ -110,8 +110,8 @@ export function WordsPanel({ language, looked, onLook }: PanelProps) {
                 section={section}
                 found={undefined}
                 number={undefined}
-                looked={looked}
-                onLook={onLook}
+                pointed={pointed}
+                onPoint={onPoint}
               />
             ))}
           </div>
@@ -128,11 +128,11 @@ type SectionWordsProps = {
   section: DeckSection<HeldPassage>
   found: CopySection | undefined
   number: number | undefined
-  looked: Looked | null
-  onLook: (looked: Looked) => void
+  pointed: PointedPassage | null
+  onPoint: (pointed: PointedPassage) => void
 }
 
-function SectionWords({ section, found, number, looked, onLook }: SectionWordsProps) {
+function SectionWords({ section, found, number, pointed, onPoint }: SectionWordsProps) {
   const site = useSession((state) => state.session.site)
   return (
     <section aria-label={section.name || 'Above all sections'} className="border-b border-line pb-1.5">
@@ -154,9 +154,9 @@ function SectionWords({ section, found, number, looked, onLook }: SectionWordsPr
             <PassageRow
               key={id}
               passage={passage}
-              current={looked?.block === id || looked?.unplaced === id}
-              onLook={() =>
-                onLook({
+              current={pointed?.block === id || pointed?.unplaced === id}
+              onPoint={() =>
+                onPoint({
                   ...('block' in passage ? { block: passage.block } : { unplaced: passage.unplaced }),
                   text: passageMarkdown(passage, deckLinks(site)),
                 })
@@ -169,7 +169,7 @@ function SectionWords({ section, found, number, looked, onLook }: SectionWordsPr
         .filter((one) => one.kind !== 'unplaced')
         .map((one, i) => (
           <div key={i} className="px-3 pl-[34px]">
-            <VerdictLine ok={false} onShow={one.block ? () => onLook({ block: one.block!, text: '' }) : undefined}>
+            <VerdictLine ok={false} onShow={one.block ? () => onPoint({ block: one.block!, text: '' }) : undefined}>
               {one.sentence}
             </VerdictLine>
           </div>
@@ -178,9 +178,9 @@ function SectionWords({ section, found, number, looked, onLook }: SectionWordsPr
   )
 }
 
-type RowProps = { passage: HeldPassage; current: boolean; onLook: () => void }
+type RowProps = { passage: HeldPassage; current: boolean; onPoint: () => void }
 
-function PassageRow({ passage, current, onLook }: RowProps) {
+function PassageRow({ passage, current, onPoint }: RowProps) {
   const placing = usePlacing()
   const text = plainText(passage.words)
   const placed = 'block' in passage
@@ -201,7 +201,7 @@ function PassageRow({ passage, current, onLook }: RowProps) {
       >
         {passage.role}
       </span>
-      <button type="button" aria-current={current} className="min-w-0 flex-1 truncate py-[3px] text-left" onClick={onLook}>
+      <button type="button" aria-current={current} className="min-w-0 flex-1 truncate py-[3px] text-left" onClick={onPoint}>
         {text}
       </button>
       {!placed && (

@@ -254,10 +254,10 @@ function Before({ siteId, site, findings }: DeliverProps) {
         ))}
       </ul>
       <p className="mt-4 flex gap-2">
-        <a className={buttonClass()} href={`/sites/${siteId}/file`} download>
+        <a className={buttonClass()} href={`/sites/${siteId}/as/site-zip`} download>
           Site file with its pictures
         </a>
-        <a className={buttonClass()} href={`/sites/${siteId}/file?form=json`} download>
+        <a className={buttonClass()} href={`/sites/${siteId}/as/site-json`} download>
           Site file, JSON alone
         </a>
       </p>

@@ -1,5 +1,5 @@
 import type { Element } from 'hast'
-import { windowHeight } from '#core/grid/viewport-height'
+import { viewportHeightFor } from '#core/grid/viewport-height'
 import { EDITED, patch, refill, type Shown } from './patch'
 import { type RenderedPage, sectionCss } from './rendering'
 
@@ -42,7 +42,7 @@ export function createFrame(iframe: HTMLIFrameElement, width: number): Frame {
   let sharedCss = ''
   let order = ''
   let alignedCss = ''
-  editor.replaceSync(`:root{--vh:${windowHeight(width) / 100}px}${EDITOR_CSS}`)
+  editor.replaceSync(`:root{--vh:${viewportHeightFor(width) / 100}px}${EDITOR_CSS}`)
 
   function adopt(page: RenderedPage): void {
     if (page.sharedCss !== sharedCss) {

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
 import { specimenBody, specimenCss } from '#core/specimen/specimen'
-import type { PageLook } from '#core/render/wire'
+import type { Finish } from '#core/render/wire'
 import { currentOf, inDirection } from '#core/site/directions'
 import type { Page, Site } from '#core/site/schema'
 import type { StyleGuide } from '#core/guide/style-guide'
@@ -12,7 +12,7 @@ import { pageOf } from '../session/store'
 export type LivePageProps = {
   /** Width of the viewport that the page is shown in, px. */
   width: number
-  look?: PageLook
+  look?: Finish
   /** Direction that the page is shown in; the current one, if none is named. */
   direction?: string
   /** A style guide that the page is shown in though no direction has it, and a name to remember it by. */

@@ -1,4 +1,4 @@
-import { tokenDeclarations } from '#core/render/shared-rules'
+import { tokenDeclarations } from '#core/render/guide-rules'
 import type { Site } from '#core/site/schema'
 
 /** The roots of all live pages that show a direction. */

@@ -2,8 +2,8 @@ import type { Element } from 'hast'
 import { createRenderer, pageBody, type RenderedSection } from '#core/render/page'
 import { element } from '#core/blocks/html'
 import { printRules, type Rule } from '#core/render/rules'
-import { sharedRules, tokenDeclarations, withTokens } from '#core/render/shared-rules'
-import { crossedFrame, type PageLook, WIRE_CSS, wireSite } from '#core/render/wire'
+import { sharedRules, tokenDeclarations, withTokens } from '#core/render/guide-rules'
+import { crossedFrame, type Finish, WIRE_CSS, wireSite } from '#core/render/wire'
 import type { Page, Site } from '#core/site/schema'
 import type { Picture } from '#core/picture/picture'
 import { fallbackCss, familiesOf, fontFaceCss, fontFiles } from '#core/type/families'
@@ -15,7 +15,7 @@ const viewPicture = (picture: Picture, width: number | null) =>
   width === null ? `/pictures/${picture.hash}` : `/pictures/${picture.hash}?w=${width}`
 
 /** Where the views find what a page refers to. Links and forms do nothing there. */
-export const viewAddresses = (look: PageLook) => ({
+export const viewAddresses = (look: Finish) => ({
   picture: look === 'wire' ? crossedFrame : viewPicture,
   sources: false,
   link: () => '#',
@@ -23,7 +23,7 @@ export const viewAddresses = (look: PageLook) => ({
 })
 
 /** The rules that all pages of a site share, with its tokens, in one look. */
-export function sharedViewRules(site: Site, look: PageLook): Rule[] {
+export function sharedViewRules(site: Site, look: Finish): Rule[] {
   const shown = look === 'wire' ? wireSite(site) : site
   return withTokens(sharedRules(shown, 'everything'), tokenDeclarations(shown))
 }
@@ -36,7 +36,7 @@ export const ownFontsCss = ({ fonts }: Pick<Site, 'fonts'>): string =>
     .join('')
 
 /** Makes the renderer of the views. It remembers what it printed, so an edit prints only what it touched. */
-export function createViewRenderer(language: string, look: PageLook = 'finished'): (site: Site, page: Page) => RenderedPage {
+export function createViewRenderer(language: string, look: Finish = 'finished'): (site: Site, page: Page) => RenderedPage {
   const render = createRenderer({ language, editing: true, viewportUnit: 'property', addresses: viewAddresses(look) })
   let shared: { site: Site; css: string } | undefined
   return (site, page) => {
@@ -55,7 +55,7 @@ const renderers = new Map<string, ReturnType<typeof createViewRenderer>>()
 /**
  * One renderer for all live pages of a language, a look and a direction, so that several of them print a change once.
  */
-export function liveRenderer(language: string, look: PageLook, direction = ''): ReturnType<typeof createViewRenderer> {
+export function liveRenderer(language: string, look: Finish, direction = ''): ReturnType<typeof createViewRenderer> {
   const key = `${language} ${look} ${direction}`
   let render = renderers.get(key)
   if (!render) renderers.set(key, (render = createViewRenderer(language, look)))

@@ -4,7 +4,7 @@ import { z } from 'zod'
 import { newSite } from '#core/site/defaults'
 import { walkPage } from '#core/site/tree'
 import { store } from '#server/database'
-import { importSite } from '#server/site-files'
+import { openFile } from '#server/formats/index'
 import { createSite, getSite, listSites, saveEdits, setDeleted } from '#server/sites'
 import { Sites } from '../sites/sites'
 import type { Route } from './+types/sites'
@@ -58,7 +58,7 @@ async function perform(form: FormData): Promise<{ created?: string; deleted?: st
     case 'import': {
       const file = z.instanceof(File, { error: 'No file was chosen.' }).parse(form.get('file'))
       z.number().max(MAX_FILE, 'A site file may weigh 512 MB at most.').parse(file.size)
-      return { created: await importSite(store(), new Uint8Array(await file.arrayBuffer())) }
+      return { created: await openFile(store(), new Uint8Array(await file.arrayBuffer())) }
     }
     default:
       return z.never({ error: 'There is no such action.' }).parse(form.get('intent'))

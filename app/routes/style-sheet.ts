@@ -1,7 +1,7 @@
 import { currentOf } from '#core/site/directions'
 import { store } from '#server/database'
 import { getSite, MissingError } from '#server/sites'
-import { styleSheetDrawing, styleSheetPage } from '#server/style-sheet'
+import { styleSheetDrawing, styleSheetPage } from '#server/guide-page'
 import type { Route } from './+types/style-sheet'
 import { answering, pageOfSite } from './answers'
 

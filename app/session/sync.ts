@@ -151,12 +151,12 @@ export function startSync(store: SessionStore): () => void {
     )
   }
 
-  const onLook = () => void pull()
+  const onPoint = () => void pull()
   const onLine = () => void send()
   channel.onmessage = (event: MessageEvent<number>) => {
     if (event.data > store.getState().session.revision) void pull()
   }
-  window.addEventListener('focus', onLook)
+  window.addEventListener('focus', onPoint)
   window.addEventListener('online', onLine)
   window.addEventListener('pagehide', flush)
   const unsubscribe = store.subscribe((state, before) => {
@@ -174,7 +174,7 @@ export function startSync(store: SessionStore): () => void {
     clearTimeout(timer)
     channel.close()
     unsubscribe()
-    window.removeEventListener('focus', onLook)
+    window.removeEventListener('focus', onPoint)
     window.removeEventListener('online', onLine)
     window.removeEventListener('pagehide', flush)
   }

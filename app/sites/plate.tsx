@@ -98,12 +98,12 @@ export function Plate({ site, number, submit }: PlateProps) {
                 <Copy size={14} strokeWidth={1.5} /> Duplicate
               </DropdownMenu.Item>
               <DropdownMenu.Item asChild className={item}>
-                <a href={`/sites/${site.id}/file`} download>
+                <a href={`/sites/${site.id}/as/site-zip`} download>
                   <Download size={14} strokeWidth={1.5} /> Site file with its pictures
                 </a>
               </DropdownMenu.Item>
               <DropdownMenu.Item asChild className={item}>
-                <a href={`/sites/${site.id}/file?form=json`} download>
+                <a href={`/sites/${site.id}/as/site-json`} download>
                   <FileJson size={14} strokeWidth={1.5} /> Site file, JSON alone
                 </a>
               </DropdownMenu.Item>

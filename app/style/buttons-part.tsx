@@ -4,7 +4,7 @@ import { SAMPLE } from '#core/type/sample'
 import { contrast } from '#core/colour/contrast'
 import { neededRatio } from '#core/analysis/contrast'
 import { stateHex } from '#core/render/look-rules'
-import type { ButtonKind, State, StateLook } from '#core/guide/looks'
+import type { ButtonKind, State, StateColours } from '#core/guide/looks'
 import { walkPage } from '#core/site/tree'
 import { plainText } from '#core/values/words'
 import { Finding } from '../fields/row'
@@ -128,13 +128,18 @@ function KindEditor({ button, state, onGone }: { button: ButtonKind; state: Stat
   )
 }
 
-type StateFieldsProps = { look: StateLook; name: string; withRing?: boolean; onChange: (look: StateLook, gesture?: string) => void }
+type StateFieldsProps = {
+  look: StateColours
+  name: string
+  withRing?: boolean
+  onChange: (look: StateColours, gesture?: string) => void
+}
 
 /** The colours of one state; what is not set is as at rest. */
 export function StateFields({ look, name, withRing = false, onChange }: StateFieldsProps) {
-  const put = (part: keyof StateLook, value: StateLook[keyof StateLook] | null, gesture?: string) => {
+  const put = (part: keyof StateColours, value: StateColours[keyof StateColours] | null, gesture?: string) => {
     const { [part]: _, ...rest } = look
-    onChange(value === null || value === undefined ? rest : ({ ...rest, [part]: value } as StateLook), gesture)
+    onChange(value === null || value === undefined ? rest : ({ ...rest, [part]: value } as StateColours), gesture)
   }
   const colour = (part: 'fill' | 'ink' | 'edge' | 'ring', label: string) => (
     <ColourIn

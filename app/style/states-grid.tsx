@@ -1,7 +1,7 @@
 import { memo, useLayoutEffect, useRef } from 'react'
 import { printRules } from '#core/render/rules'
 import { buttonRules } from '#core/render/look-rules'
-import { tokenDeclarations } from '#core/render/shared-rules'
+import { tokenDeclarations } from '#core/render/guide-rules'
 import { STATES, type State } from '#core/guide/looks'
 import type { Site } from '#core/site/schema'
 

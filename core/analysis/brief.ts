@@ -7,7 +7,7 @@ import { familyOf } from '#core/type/families'
 import type { Finding } from './finding'
 import { targetsOf } from './link-targets'
 import { visibleBlocks } from './visible'
-import { usedOn } from './printed-values'
+import { valuesPrintedOn } from './values-printed'
 
 /** Whether the page keeps to something in the brief: in one sentence, with figures, and the block to look at. */
 export type Verdict = Finding<'brief'> & { id: string; ok: boolean }
@@ -45,18 +45,18 @@ export const openingOf = (page: Page): Section | undefined =>
 const checks: { [K in Constraint['kind']]: Check<K> } = {
   'colour-wanted': ({ hex }, page, site) => {
     const wanted = hex.toLowerCase()
-    return usedOn(site, page).hexes.has(wanted)
+    return valuesPrintedOn(site, page).hexes.has(wanted)
       ? yes(`${hex} is on the page${asRole(site, wanted)}.`)
       : no(`${hex} is nowhere on the page. Give it to a role that the page uses.`)
   },
   'colour-unwanted': ({ hex }, page, site) => {
     const unwanted = hex.toLowerCase()
-    return usedOn(site, page).hexes.has(unwanted)
+    return valuesPrintedOn(site, page).hexes.has(unwanted)
       ? no(`${hex} is on the page${asRole(site, unwanted)}. Change that colour in the style guide.`)
       : yes(`${hex} is nowhere on the page.`)
   },
   faces: ({ families }, page, site) => {
-    const { families: used } = usedOn(site, page)
+    const { families: used } = valuesPrintedOn(site, page)
     const others = [...used].filter((one) => !families.includes(one)).map((one) => familyOf(one)?.name ?? one)
     const missing = families.filter((one) => !used.has(one)).map((one) => familyOf(one)?.name ?? one)
     if (others.length > 0) return no(`The page is also set in ${others.join(' and ')}.`)

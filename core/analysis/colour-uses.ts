@@ -1,6 +1,6 @@
-import { type Block, hasTrait, lookOf } from '#core/blocks/index'
+import { type Block, hasTrait, guideColoursOf } from '#core/blocks/index'
 import type { Page, Site } from '#core/site/schema'
-import { dressedPage } from '#core/site/directions'
+import { restyledPage } from '#core/site/directions'
 import { STATES, type Use } from '#core/guide/looks'
 import type { Span } from '#core/values/words'
 import type { StyleValues } from '#core/style/registry'
@@ -60,7 +60,7 @@ function* coloursByLook(block: Block, { guide, language }: Site): Generator<{ co
         ...one(values.ring, 'calls', 'ring'),
       ]
     })
-  const look = lookOf(block, guide)
+  const look = guideColoursOf(block, guide)
   if (look?.states) yield* states(look.states, hasTrait(block.kind, 'call'))
   for (const { colour, use, what } of look?.others ?? []) if (colour) yield { colour, use, what }
   if ('words' in block && hasMark(block.words[language] ?? []))
@@ -73,7 +73,7 @@ export function colourUses(site: Site, page: Page): ColourUse[] {
     { colour: { role: 'ground' }, use: 'grounds', what: 'the page' },
     { colour: { role: 'ink' }, use: 'words', what: 'the page' },
   ]
-  for (const section of dressedPage(site, page).sections)
+  for (const section of restyledPage(site, page).sections)
     for (const block of visibleIn(section))
       for (const one of [...coloursByLook(block, site), ...coloursOfBlock(block)]) found.push({ ...one, block: block.id })
   return found

@@ -1,8 +1,8 @@
-import { type Block, hasTrait, lookOf, type Section, typeRoleOf } from '#core/blocks/index'
-import type { Look } from '#core/blocks/look'
+import { type Block, hasTrait, guideColoursOf, type Section, typeRoleOf } from '#core/blocks/index'
+import type { GuideColours } from '#core/blocks/guide-colours'
 import type { Page, Site } from '#core/site/schema'
-import { dressedPage } from '#core/site/directions'
-import type { StateLook } from '#core/guide/looks'
+import { restyledPage } from '#core/site/directions'
+import type { StateColours } from '#core/guide/looks'
 import { rangeAt } from '#core/grid/columns'
 import { hasWords, isContainer } from '#core/blocks/tree'
 import { plainText } from '#core/values/words'
@@ -50,13 +50,13 @@ export function leastPx(length: Length, widths: readonly number[]): number {
 const nameOf = (colour: Colour): string => ('role' in colour ? colour.role : colour.hex.toUpperCase())
 const isSolid = (colour: Colour | undefined): colour is Colour => colour !== undefined && (colour.alpha ?? 1) === 1
 
-type Place = { ink: Colour; ground: Colour | null }
+type Backing = { ink: Colour; ground: Colour | null }
 
 /** Words of one block as they stand at one range of widths, in one state; no ground over a picture or a gradient. */
 type Standing = { block: Block; range: number; ink: Colour; ground: Colour | null; needed: number }
 
 /** The states of a look in which words are read, each with the colours that hold in it: what one leaves open is as at rest. */
-function statesIn(look: Look | undefined): StateLook[] {
+function statesIn(look: GuideColours | undefined): StateColours[] {
   if (look?.apart) return []
   const { rest, hover, pressed } = look?.states ?? {}
   if (!rest) return []
@@ -76,8 +76,8 @@ function* standingAt(site: Site, section: Section, range: number): Generator<Sta
   const value = <N extends PropertyName>(block: Block, name: N) => valueAt(block.style, name, breakpoints, range)
 
   /** What a block makes of what words stand on. */
-  function inside(block: Block, place: Place): Place {
-    const look = lookOf(block, guide)
+  function inside(block: Block, place: Backing): Backing {
+    const look = guideColoursOf(block, guide)
     const backdrop =
       isContainer(block) &&
       block.children.some((one) => hasTrait(one.kind, 'image') && !one.hidden && value(one, 'position') === 'backdrop')
@@ -93,7 +93,7 @@ function* standingAt(site: Site, section: Section, range: number): Generator<Sta
   }
 
   /** A block's words in every state in which they are read. */
-  function* ofWords(block: Block, around: Place): Generator<Standing> {
+  function* ofWords(block: Block, around: Backing): Generator<Standing> {
     const place = inside(block, around)
     const filled = isSolid(value(block, 'fill')) || value(block, 'gradient') !== undefined
     const ownInk = value(block, 'ink')
@@ -104,7 +104,7 @@ function* standingAt(site: Site, section: Section, range: number): Generator<Sta
       ground: !filled && isSolid(fill) ? fill : place.ground,
       needed: neededFor(block),
     })
-    const states = statesIn(lookOf(block, guide))
+    const states = statesIn(guideColoursOf(block, guide))
     const all = states.length === 0 ? [stands(undefined, undefined)] : states.map((one) => stands(one.ink, one.fill))
     yield* all
     const { hover } = block.style
@@ -113,7 +113,7 @@ function* standingAt(site: Site, section: Section, range: number): Generator<Sta
       yield { ...rest!, ink: hover.ink ?? rest!.ink, ground: isSolid(hover.fill) ? hover.fill : rest!.ground }
   }
 
-  const outer: Place = { ink: { role: 'ink' }, ground: { role: 'ground' } }
+  const outer: Backing = { ink: { role: 'ink' }, ground: { role: 'ground' } }
   for (const { block, around } of visible(section, outer, inside))
     if (hasWords(block) && plainText(block.words[language] ?? []).trim() !== '') yield* ofWords(block, around)
 }
@@ -147,7 +147,7 @@ export type WordContrast = { ratio: number; needed: number; ranges: number[] }
 
 /** The contrast of a block's words where it is least, over all states and widths; `undefined` over pictures alone. */
 export function contrastOfBlock(site: Site, page: Page, block: string): WordContrast | undefined {
-  const { sections } = dressedPage(site, page)
+  const { sections } = restyledPage(site, page)
   const found = sections
     .flatMap((section) => standingIn(site, section))
     .flatMap((one) => {
@@ -165,7 +165,7 @@ export function pairsOn(site: Site, page: Page): { pairs: Pair[]; overPictures: 
   const pairs = new Map<string, Pair>()
   const over = new Map<string, OverPicture>()
   const { colours } = site.guide
-  const all = dressedPage(site, page).sections.flatMap((section) => standingIn(site, section))
+  const all = restyledPage(site, page).sections.flatMap((section) => standingIn(site, section))
   for (const one of all) {
     const { block, ink, ground, needed, range } = one
     if (ground === null) {

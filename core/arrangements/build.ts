@@ -23,12 +23,12 @@ export type Arrangement = {
 }
 
 /** Style of a part: for all widths, and what differs below the middle and the narrow breakpoint. */
-export type Look = StyleValues & { middle?: StyleValues; narrow?: StyleValues; name?: string }
+export type Styling = StyleValues & { middle?: StyleValues; narrow?: StyleValues; name?: string }
 
 const ids = () => 'new'
 
 /** A block of a kind, styled, as part of an arrangement. */
-export function part<K extends BlockKind>(kind: K, look: Look, fields: object = {}): BlockOf<K> {
+export function part<K extends BlockKind>(kind: K, look: Styling, fields: object = {}): BlockOf<K> {
   const { middle, narrow, name, ...base } = look
   const made = newBlock(kind, ids)
   const below = { ...(middle ? { middle } : {}), ...(narrow ? { narrow } : {}) }
@@ -40,41 +40,43 @@ export function part<K extends BlockKind>(kind: K, look: Look, fields: object = 
 }
 
 /** Air above and below a section of ordinary weight. */
-const AIR: Look = { paddingTop: token('space-9'), paddingBottom: token('space-9') }
+const AIR: Styling = { paddingTop: token('space-9'), paddingBottom: token('space-9') }
 const AIR_NARROW: StyleValues = { paddingTop: token('space-8'), paddingBottom: token('space-8') }
 
 /** A section with air, whose blocks stand on the page's columns. */
-export const band = (job: Job, look: Look, children: Block[]): Section =>
+export const band = (job: Job, look: Styling, children: Block[]): Section =>
   part('section', { ...AIR, ...look, narrow: { ...AIR_NARROW, ...look.narrow } }, { job, children })
 
 /** A rule along the top, in the colour of a role. */
 export const ruled = (colour = 'line', width = 1): StyleValues => ({ edgeWidth: width, edgeSides: 'top', edgeColour: role(colour) })
 
-export const group = (look: Look, children: Block[]): Block => part('group', look, { children })
+export const group = (look: Styling, children: Block[]): Block => part('group', look, { children })
 /** One of the section's entries. */
-export const entry = (look: Look, children: Block[]): Block => part('group', { name: 'Entry', ...look }, { children, entry: true })
+export const entry = (look: Styling, children: Block[]): Block =>
+  part('group', { name: 'Entry', ...look }, { children, entry: true })
 /** A column of words: blocks under each other. */
-export const column = (look: Look, children: Block[]): Block => group({ name: 'Words', ...look }, children)
+export const column = (look: Styling, children: Block[]): Block => group({ name: 'Words', ...look }, children)
 /** Blocks on the columns of what surrounds them. */
-export const grid = (look: Look, children: Block[]): Block =>
+export const grid = (look: Styling, children: Block[]): Block =>
   group({ layout: 'grid', rowGap: token('space-6'), name: 'Entries', ...look }, children)
 
-export const eyebrow = (look: Look = {}): Block => part('eyebrow', look)
-export const heading = (level: number, look: Look = {}, fields: object = {}): Block => part('heading', look, { level, ...fields })
-export const text = (look: Look = {}, fields: object = {}): Block => part('text', look, fields)
-export const lead = (look: Look = {}): Block => part('text', { maxWidth: { value: 36, unit: 'em' }, ...look }, { type: 'lead' })
-export const call = (look: Look = {}, kind = 'primary'): Block => part('button', look, { look: kind })
-export const quote = (look: Look = {}): Block => part('quote', look)
-export const source = (look: Look = {}): Block => part('text', look, { part: 'source', type: 'small' })
-export const price = (look: Look = {}): Block =>
+export const eyebrow = (look: Styling = {}): Block => part('eyebrow', look)
+export const heading = (level: number, look: Styling = {}, fields: object = {}): Block =>
+  part('heading', look, { level, ...fields })
+export const text = (look: Styling = {}, fields: object = {}): Block => part('text', look, fields)
+export const lead = (look: Styling = {}): Block => part('text', { maxWidth: { value: 36, unit: 'em' }, ...look }, { type: 'lead' })
+export const call = (look: Styling = {}, kind = 'primary'): Block => part('button', look, { look: kind })
+export const quote = (look: Styling = {}): Block => part('quote', look)
+export const source = (look: Styling = {}): Block => part('text', look, { part: 'source', type: 'small' })
+export const price = (look: Styling = {}): Block =>
   part('text', { spaceAfter: token('space-1'), ...look }, { part: 'price', type: 'heading-2' })
-export const term = (look: Look = {}): Block => part('text', look, { part: 'term', type: 'small' })
-export const list = (look: Look = {}): Block => part('list', look, { children: [part('item', {})] })
-export const picture = (width: number, height: number, look: Look = {}): Block =>
+export const term = (look: Styling = {}): Block => part('text', look, { part: 'term', type: 'small' })
+export const list = (look: Styling = {}): Block => part('list', look, { children: [part('item', {})] })
+export const picture = (width: number, height: number, look: Styling = {}): Block =>
   part('picture', { aspect: { width, height }, ...look })
-export const icon = (look: Look = {}, size = 36): Block => part('icon', { spaceAfter: token('space-4'), ...look }, { size })
-export const link = (look: Look = {}): BlockOf<'link'> => part('link', { underline: false, ...look })
-export const nav = (look: Look = {}, follows = false): Block =>
+export const icon = (look: Styling = {}, size = 36): Block => part('icon', { spaceAfter: token('space-4'), ...look }, { size })
+export const link = (look: Styling = {}): BlockOf<'link'> => part('link', { underline: false, ...look })
+export const nav = (look: Styling = {}, follows = false): Block =>
   part(
     'nav',
     { gap: token('space-5'), rowGap: token('space-2'), wrap: true, ...look },
@@ -83,8 +85,8 @@ export const nav = (look: Look = {}, follows = false): Block =>
       ...(follows ? { follows } : {}),
     },
   )
-export const field = (look: Look = {}, fields: object = {}): Block => part('field', look, fields)
-export const form = (look: Look, children: Block[]): Block => part('form', look, { children })
+export const field = (look: Styling = {}, fields: object = {}): Block => part('field', look, fields)
+export const form = (look: Styling, children: Block[]): Block => part('form', look, { children })
 
 /** A picture behind the whole section, under a scrim that carries the words. */
 export const backdrop = (angle: number, from: number, to: number): Block =>
@@ -94,7 +96,7 @@ export const backdrop = (angle: number, from: number, to: number): Block =>
 const alone = (index: number, count: number): StyleValues => (count % 2 === 1 && index === count - 1 ? { span: 8 } : { span: 4 })
 
 /** `count` entries side by side on the columns: `across` of them in the widest range, then two, then one. */
-export function entries(count: number, across: number, look: Look, children: (index: number) => Block[]): Block[] {
+export function entries(count: number, across: number, look: Styling, children: (index: number) => Block[]): Block[] {
   const span = Math.floor(12 / across)
   return Array.from({ length: count }, (_, i) =>
     entry({ span, middle: across === 1 ? { span: 8 } : alone(i, count), ...look }, children(i)),

@@ -1,9 +1,9 @@
 import { token } from '#core/values/length'
-import { type Arrangement, band, call, type Look, link, nav, ruled } from './build'
+import { type Arrangement, band, call, type Styling, link, nav, ruled } from './build'
 
-const AIR: Look = { paddingTop: token('space-4'), paddingBottom: token('space-4'), align: 'center', rowGap: token('space-3') }
+const AIR: Styling = { paddingTop: token('space-4'), paddingBottom: token('space-4'), align: 'center', rowGap: token('space-3') }
 const narrow = { paddingTop: token('space-4'), paddingBottom: token('space-4') }
-const name = (look: Look = {}) => link({ name: 'Name', weight: 640, span: 3, middle: { span: 8 }, narrow: { span: 4 }, ...look })
+const name = (look: Styling = {}) => link({ name: 'Name', weight: 640, span: 3, middle: { span: 8 }, narrow: { span: 4 }, ...look })
 
 /** Headers: who this is, and where one can go. */
 export const headers: Arrangement[] = [

@@ -10,7 +10,7 @@ import {
   heading,
   lead,
   list,
-  type Look,
+  type Styling,
   price,
   term,
   text,
@@ -19,7 +19,7 @@ import {
 } from './build'
 
 const head = () => column({ name: 'Head', span: 8 }, [eyebrow(), heading(2), lead()])
-const card = (featured: boolean): Look => ({
+const card = (featured: boolean): Styling => ({
   paddingTop: token('space-6'),
   paddingBottom: token('space-6'),
   paddingSides: token('space-5'),

@@ -4,7 +4,7 @@ import { nameSchema } from '#core/values/name'
 import { linked, worded } from './element'
 import { link, words } from './fields'
 import type { BlockBase, Kind } from './kind'
-import { statesOf } from './look'
+import { statesOf } from './guide-colours'
 
 const fields = z.strictObject({
   ...words,

@@ -6,7 +6,7 @@ import { attributes, spansIn, wordsIn } from './element'
 import { words } from './fields'
 import { element } from './html'
 import type { BlockBase, Kind } from './kind'
-import { statesOf } from './look'
+import { statesOf } from './guide-colours'
 
 /** What a field of a form takes. */
 export const INPUTS = ['text', 'email', 'tel', 'number', 'date', 'area'] as const

@@ -16,7 +16,7 @@ import { type Item, item } from './item'
 import type { Kind } from './kind'
 import { type LinkBlock, link } from './link'
 import { type List, list } from './list'
-import type { Look } from './look'
+import type { GuideColours } from './guide-colours'
 import { type Nav, nav } from './nav'
 import { type PictureBlock, picture } from './picture'
 import { type Quote, quote } from './quote'
@@ -102,7 +102,7 @@ export const typeRoleOf = (block: Block, guide: StyleGuide): string => {
 }
 
 /** The colours that a block takes from the style guide. */
-export const lookOf = (block: Block, guide: StyleGuide): Look | undefined => kindOf(block.kind).look?.(block, guide)
+export const guideColoursOf = (block: Block, guide: StyleGuide): GuideColours | undefined => kindOf(block.kind).look?.(block, guide)
 
 /** What the words of a block are in the copy deck. */
 export const roleOf = (block: WordBlock): Role => kindOf(block.kind).passage!(block)

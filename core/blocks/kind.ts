@@ -7,7 +7,7 @@ import type { MakeId } from '#core/values/ids'
 import type { Role } from '#core/values/passage-role'
 import type { ElementContext } from './element'
 import type { Block, BlockKind, NewBlock } from './index'
-import type { Look } from './look'
+import type { GuideColours } from './guide-colours'
 
 /** What every block has, and the fields `F` of its kind. The schema of no fields infers as a record of never, which is left out. */
 export type BlockBase<K extends string, F extends z.ZodObject> = {
@@ -35,7 +35,7 @@ export type Kind<B extends Block> = {
   /** The type role that its words are set in, where that is not the name of its shared class. */
   typeRole?: (block: B, guide: StyleGuide) => string
   /** The colours that it takes from the style guide. */
-  look?: (block: B, guide: StyleGuide) => Look | undefined
+  look?: (block: B, guide: StyleGuide) => GuideColours | undefined
   /** Fields of a new block, without words. */
   defaults: (makeId: MakeId, newBlock: NewBlock) => Omit<B, 'id' | 'kind' | 'name' | 'hidden' | 'style'>
   /** Style of a new block. */

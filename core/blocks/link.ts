@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { linked, worded } from './element'
 import { link as linkField, typeRole, words } from './fields'
 import type { BlockBase, Kind } from './kind'
-import { statesOf } from './look'
+import { statesOf } from './guide-colours'
 
 const fields = z.strictObject({ ...words, ...linkField, ...typeRole })
 export type LinkBlock = BlockBase<'link', typeof fields>

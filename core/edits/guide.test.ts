@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { createRenderer } from '#core/render/page'
-import { currentOf, dressed, guideOf, inDirection, overlaid } from '#core/site/directions'
+import { currentOf, restyledSite, guideOf, inDirection, overlaid } from '#core/site/directions'
 import { pixels } from '#core/values/length'
 import type { Site } from '#core/site/schema'
 import { styleGuideSchema } from '#core/guide/style-guide'
@@ -146,11 +146,11 @@ describe('a block restyled in one direction', () => {
   })
 
   test('leaves all other blocks the objects that they were', () => {
-    const shown = dressed(inDirection(restyled, 'logbook'))
+    const shown = restyledSite(inDirection(restyled, 'logbook'))
     const changed = shown.pages[0]!.sections.filter((one, i) => one !== site.pages[0]!.sections[i])
     expect(changed.length).toBe(1)
     expect(shown.pages[1]).toBe(restyled.pages[1])
-    expect(dressed(site)).toBe(site)
+    expect(restyledSite(site)).toBe(site)
   })
 
   test('is taken back, and nothing of it is left', () => {

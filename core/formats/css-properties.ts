@@ -1,6 +1,6 @@
 import { parse, walk, generate } from 'css-tree'
 import type { Site } from '#core/site/schema'
-import { tokenDeclarations } from '#core/render/shared-rules'
+import { tokenDeclarations } from '#core/render/guide-rules'
 import { parseLength } from '#core/style/length-text'
 import type { StyleGuide } from '#core/guide/style-guide'
 import { nameSchema } from '#core/values/name'

@@ -4,7 +4,7 @@ import type { Site } from '#core/site/schema'
 import { pageFile } from '#core/render/own-links'
 import { printSite } from '#core/render/site'
 import { slug } from '#core/render/names'
-import type { Style } from '#core/render/rules'
+import type { Layout } from '#core/render/rules'
 import type { FontFile } from '#core/type/families'
 
 /** A picture at a width in px (`null` for an SVG, as it is), and the file that it becomes. */
@@ -46,7 +46,7 @@ function exportedForm(site: Site, { sendTo, link }: BlockOf<'form'>): string {
  * Works out the files of a site's export: pages, one stylesheet, pictures in the widths needed, fonts used.
  * @param formAddress where forms send their entries, if not where the export sends them
  */
-export function webFiles(site: Site, style: Style, formAddress?: (form: BlockOf<'form'>) => string): WebFiles {
+export function webFiles(site: Site, style: Layout, formAddress?: (form: BlockOf<'form'>) => string): WebFiles {
   const names = pictureNames(site)
   const pictures = new Map<string, WantedPicture>()
   const printed = printSite(site, {

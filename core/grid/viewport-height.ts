@@ -1,2 +1,2 @@
 /** Height of the window that `vh` is measured by where a page is shown whole, px: that of a common screen of the width. */
-export const windowHeight = (width: number): number => (width >= 1024 ? 800 : width >= 640 ? 1024 : 812)
+export const viewportHeightFor = (width: number): number => (width >= 1024 ? 800 : width >= 640 ? 1024 : 812)

@@ -21,7 +21,7 @@ export const stateSchema = z.strictObject({
   ring: colourSchema.optional(),
   opacity: z.number().min(0).max(1).optional(),
 })
-export type StateLook = z.infer<typeof stateSchema>
+export type StateColours = z.infer<typeof stateSchema>
 
 const box = {
   edgeWidth: z.number().min(0).max(12),

@@ -1,5 +1,5 @@
 import { contentWidth, rangeAt } from '#core/grid/columns'
-import { windowHeight } from '#core/grid/viewport-height'
+import { viewportHeightFor } from '#core/grid/viewport-height'
 import type { Extent } from '#core/grid/extent'
 import type { Breakpoint } from '#core/grid/breakpoint'
 
@@ -158,7 +158,9 @@ export function sourceWidths(extents: readonly Extent[], breakpoints: readonly B
 /** Widths to make of a picture out of what it is drawn at. */
 export function drawnWidths(drawn: readonly Drawn[], original: number): number[] {
   return widthsFor(
-    drawn.map((one) => Math.max(sizeAt(one), one.window ? one.window.px + (one.window.vh * windowHeight(one.viewport)) / 100 : 0)),
+    drawn.map((one) =>
+      Math.max(sizeAt(one), one.window ? one.window.px + (one.window.vh * viewportHeightFor(one.viewport)) / 100 : 0),
+    ),
     original,
   )
 }

@@ -7,7 +7,7 @@ import { pixels, token } from '#core/values/length'
 import { role } from '#core/values/colour'
 import { buttonRules, cardRule, fieldRules, linkRules, listRules, stateHex, tableRules } from './look-rules'
 import { printRules, type Rule } from './rules'
-import { inlineOnce } from './shared-rules'
+import { inlineOnce } from './guide-rules'
 import { typeDeclarations, typeTokens } from './type-rules'
 
 const css = (rules: readonly Rule[]) => printRules(rules, 'minified')

@@ -1,5 +1,5 @@
 import { hexOf } from '#core/colour/contrast'
-import type { ButtonKind, CardLook, State, StateLook } from '#core/guide/looks'
+import type { ButtonKind, CardLook, State, StateColours } from '#core/guide/looks'
 import type { StyleGuide } from '#core/guide/style-guide'
 import { colourToCss, lengthToCss } from '#core/style/css-values'
 import type { Declaration } from '#core/style/property'
@@ -32,7 +32,7 @@ const SHOWN: Record<State, string> = {
 export type StateSelectors = 'live' | 'specimen'
 const selectorsOf = (how: StateSelectors) => (how === 'live' ? PSEUDO : SHOWN)
 
-const stateDeclarations = ({ ink, fill, edge, ring, opacity }: StateLook): Declaration[] => [
+const stateDeclarations = ({ ink, fill, edge, ring, opacity }: StateColours): Declaration[] => [
   ...(ink ? [['color', colourToCss(ink)] as const] : []),
   ...(fill ? [['background', colourToCss(fill)] as const] : []),
   ...(edge ? [['border-color', colourToCss(edge)] as const] : []),
@@ -203,5 +203,5 @@ export function tableRules({ looks }: StyleGuide): Rule[] {
 }
 
 /** The colour of a state as #rrggbb, for the instruments. */
-export const stateHex = (look: StateLook, part: 'fill' | 'ink' | 'edge', guide: StyleGuide): string | undefined =>
+export const stateHex = (look: StateColours, part: 'fill' | 'ink' | 'edge', guide: StyleGuide): string | undefined =>
   look[part] ? hexOf(look[part], guide.colours) : undefined

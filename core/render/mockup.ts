@@ -6,16 +6,16 @@ import { type FontFile, fontFaceCss } from '#core/type/families'
 import { element } from '#core/blocks/html'
 import { createRenderer, pageBody } from './page'
 import { printRules } from './rules'
-import { sharedRules, tokenDeclarations } from './shared-rules'
+import { sharedRules, tokenDeclarations } from './guide-rules'
 
 /** Data URLs of what a mockup shows. */
 export type MockupParts = { picture: (picture: Picture) => string; fonts: { file: FontFile; url: string }[] }
 
 /**
  * A page as XHTML that needs nothing else, to be drawn inside an SVG `foreignObject`. The drawing's root stands for
- * `:root`, and is as high as its page, so `vh` is measured by a window of `windowHeight` px.
+ * `:root`, and is as high as its page, so `vh` is measured by a window of `viewportHeightFor` px.
  */
-export function mockupBody(site: Site, page: Page, parts: MockupParts, windowHeight: number): string {
+export function mockupBody(site: Site, page: Page, parts: MockupParts, viewportHeightFor: number): string {
   const render = createRenderer({
     language: site.language,
     editing: false,
@@ -26,7 +26,7 @@ export function mockupBody(site: Site, page: Page, parts: MockupParts, windowHei
   const tokens = {
     selector: ':root',
     below: null,
-    declarations: [['--vh', `${windowHeight / 100}px`] as const, ...tokenDeclarations(site)],
+    declarations: [['--vh', `${viewportHeightFor / 100}px`] as const, ...tokenDeclarations(site)],
   }
   const css =
     parts.fonts.map(({ file, url }) => fontFaceCss(file, url)).join('') +

@@ -7,10 +7,10 @@ import type { ViewportUnit } from '#core/style/css-values'
 import { type Addresses, imageSources } from './image'
 import type { ListedPage } from '#core/blocks/element'
 import { fieldNames, labelOf } from './field-names'
-import { isBoxed, rulesOf } from './declarations'
+import { isBoxed, rulesOf } from './block-rules'
 import { type DrawnIn, drawnIn, type Sights, sightsOf } from './drawn'
 import { element } from '#core/blocks/html'
-import { dressed, dressedPage } from '#core/site/directions'
+import { restyledSite, restyledPage } from '#core/site/directions'
 import { blockClasses, type BlockName, sectionClasses, slug } from './names'
 import type { Rule } from './rules'
 import { pageSurround, type Surround, surroundOf } from './surround'
@@ -119,8 +119,8 @@ export function createRenderer(options: RenderOptions) {
   })
 
   return function render(given: Site, asked: Page): RenderedSection[] {
-    const site = dressed(given)
-    const page = dressedPage(given, asked)
+    const site = restyledSite(given)
+    const page = restyledPage(given, asked)
     // Navigation follows the pages, and names of type roles are kept from sections.
     const listed = JSON.stringify([listedPages(site), site.guide.types.map((one) => one.role)])
     if (shared?.breakpoints !== site.breakpoints || shared.pictures !== site.pictures || shared.listed !== listed) {

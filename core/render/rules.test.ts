@@ -4,7 +4,7 @@ import { newBlock } from '#core/blocks/defaults'
 import { newSite } from '#core/site/defaults'
 import { idMaker } from '#core/values/ids'
 import type { StyleValues } from '#core/style/registry'
-import { rulesOf } from './declarations'
+import { rulesOf } from './block-rules'
 import { mediaBelow, printRules, type Rule } from './rules'
 import { pageSurround } from './surround'
 

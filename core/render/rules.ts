@@ -30,7 +30,7 @@ function shorten(declarations: readonly Declaration[]): readonly Declaration[] {
   return list
 }
 
-export type Style = 'readable' | 'minified'
+export type Layout = 'readable' | 'minified'
 
 const minified = new Map<string, string>()
 
@@ -54,14 +54,14 @@ const shorterValue = (value: string): string =>
 
 const minifySelector = (selector: string): string => selector.replace(' > ', '>').replace(', ', ',')
 
-const bodyOf = (rule: Rule, style: Style, indent: string): string => {
+const bodyOf = (rule: Rule, style: Layout, indent: string): string => {
   const list = shorten(rule.declarations)
   if (style === 'minified') return list.map(([name, value]) => `${name}:${minifyValue(value)}`).join(';')
   return list.map(([name, value]) => `${indent}  ${name}: ${value};\n`).join('')
 }
 
 /** Writes equal rule sets once, under all their selectors, where the first of them stood. */
-function group(rules: readonly Rule[], style: Style, indent: string): string {
+function group(rules: readonly Rule[], style: Layout, indent: string): string {
   const bodies = new Map<string, string[]>()
   for (const rule of rules) {
     if (rule.declarations.length === 0) continue
@@ -81,7 +81,7 @@ function group(rules: readonly Rule[], style: Style, indent: string): string {
 }
 
 /** Prints rules: first those for all widths, then one media query for each breakpoint, widest first. */
-export function printRules(rules: readonly Rule[], style: Style = 'readable'): string {
+export function printRules(rules: readonly Rule[], style: Layout = 'readable'): string {
   const widths = [...new Set(rules.map((rule) => rule.below))].sort((a, b) => (b ?? Infinity) - (a ?? Infinity))
   let text = ''
   for (const below of widths) {

@@ -10,8 +10,8 @@ import { element } from '#core/blocks/html'
 import { sectionClasses } from './names'
 import { linkOfHref } from './own-links'
 import { createRenderer, pageBody, type RenderedSection } from './page'
-import { printRules, type Rule, type Style } from './rules'
-import { inlineOnce, sharedRules, tokenDeclarations, usedTokens, withTokens } from './shared-rules'
+import { printRules, type Rule, type Layout } from './rules'
+import { inlineOnce, sharedRules, tokenDeclarations, usedTokens, withTokens } from './guide-rules'
 
 /** Where the files of a printed site are, seen from its pages; the stylesheet's own URLs are seen from the stylesheet. */
 export type SiteAddresses = {
@@ -22,7 +22,7 @@ export type SiteAddresses = {
   font: (file: FontFile) => string
 }
 
-export type PrintOptions = { addresses: SiteAddresses; style: Style; language?: string }
+export type PrintOptions = { addresses: SiteAddresses; style: Layout; language?: string }
 
 export type PrintedSite = {
   pages: { page: Page; html: string }[]
@@ -82,7 +82,7 @@ export function documentTree(
 }
 
 /** Prints a tree as HTML text. The tree is changed by the layout of the readable style, so it must not be used again. */
-export function printHtml(tree: Root, style: Style): string {
+export function printHtml(tree: Root, style: Layout): string {
   if (style === 'minified') return htmlText(tree)
   const copy = structuredClone(tree)
   format(copy)

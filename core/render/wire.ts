@@ -4,7 +4,7 @@ import type { Site } from '#core/site/schema'
 import type { StyleGuide } from '#core/guide/style-guide'
 
 /** How a page is shown: with its style guide, or in greys with crossed frames for pictures. */
-export type PageLook = 'finished' | 'wire'
+export type Finish = 'finished' | 'wire'
 
 /** The face of the wire look, of those that ship with the application. */
 const NEUTRAL = 'public-sans'

@@ -80,7 +80,7 @@ const sites = new WeakMap<Site, Site>()
  * A site with the blocks that its current direction restyles. What is not restyled stays the same object, so that
  * what was printed of it is still known.
  */
-export function dressed(site: Site): Site {
+export function restyledSite(site: Site): Site {
   const { restyled } = currentOf(site)
   if (Object.keys(restyled).length === 0) return site
   const known = sites.get(site)
@@ -97,7 +97,7 @@ export function dressed(site: Site): Site {
 }
 
 /** A page with the blocks that the current direction restyles. */
-export const dressedPage = (site: Site, page: Page): Page => {
-  const shown = dressed(site)
+export const restyledPage = (site: Site, page: Page): Page => {
+  const shown = restyledSite(site)
   return shown === site ? page : (shown.pages.find((one) => one.id === page.id) ?? page)
 }

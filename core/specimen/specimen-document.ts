@@ -5,7 +5,7 @@ import type { Picture } from '#core/picture/picture'
 import { type Family, familyOf } from '#core/type/families'
 import { element } from '#core/blocks/html'
 import { printRules } from '#core/render/rules'
-import { sharedRules, tokenDeclarations, withTokens } from '#core/render/shared-rules'
+import { sharedRules, tokenDeclarations, withTokens } from '#core/render/guide-rules'
 import { specimenBody, specimenCss } from './specimen'
 
 /** Where the pictures of a printed specimen are, and the rules that bring its fonts. */

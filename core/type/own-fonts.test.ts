@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { demoSite } from '#core/edits/edits.fixture'
 import { applyEdit } from '#core/edits/index'
-import { tokenDeclarations } from '#core/render/shared-rules'
+import { tokenDeclarations } from '#core/render/guide-rules'
 import { webFiles } from '#core/formats/web-files'
 import { type OwnFont, ownFontSchema } from './own-font'
 import type { Site } from '#core/site/schema'

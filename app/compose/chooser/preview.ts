@@ -4,7 +4,7 @@ import type { Arrangement } from '#core/arrangements/build'
 import { reSet } from '#core/edits/re-set'
 import { newSection } from '#core/blocks/defaults'
 import { slotsOf } from '#core/deck/slots'
-import { rulesAt, type Viewport } from '#core/render/at-width'
+import { rulesAtViewport, type Viewport } from '#core/render/without-media-queries'
 import { createRenderer } from '#core/render/page'
 import { printRules, type Rule } from '#core/render/rules'
 import { WIRE_CSS } from '#core/render/wire'
@@ -64,7 +64,7 @@ export function createPreviews(site: Site) {
   const render = createRenderer({ language: site.language, editing: true, viewportUnit: 'unit', addresses: viewAddresses('wire') })
   const shared = sharedViewRules(site, 'wire')
   const sharedAt = new Map<number, string>()
-  const cssOf = (rules: readonly Rule[], viewport: Viewport) => printRules(rulesAt(rules, viewport), 'minified')
+  const cssOf = (rules: readonly Rule[], viewport: Viewport) => printRules(rulesAtViewport(rules, viewport), 'minified')
   return (section: Section, viewport: Viewport): string => {
     const page: Page = { ...site.pages[0]!, id: 'preview', sections: [section] }
     const [printed] = render({ ...site, pages: [page] }, page)

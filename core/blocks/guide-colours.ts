@@ -1,10 +1,10 @@
-import type { State, StateLook, Use } from '#core/guide/looks'
+import type { State, StateColours, Use } from '#core/guide/looks'
 import type { Colour } from '#core/values/colour'
 
 /** The colours that a block takes from the style guide, by its kind of button, its card, or its look as a field or link. */
-export type Look = {
+export type GuideColours = {
   /** Colours by state, for what can be pressed or filled in. */
-  states?: Partial<Record<State, StateLook>>
+  states?: Partial<Record<State, StateColours>>
   /** True where those are of a box apart from the block's words, as that of a field under its label. */
   apart?: true
   /** Ground and ink of what it holds, for cards. */
@@ -15,4 +15,6 @@ export type Look = {
 }
 
 /** The states that a look has, out of the guide's kind of button or its like. */
-export const statesOf = (look: Partial<Record<State, StateLook | undefined>>): Look => ({ states: look as Look['states'] & object })
+export const statesOf = (look: Partial<Record<State, StateColours | undefined>>): GuideColours => ({
+  states: look as GuideColours['states'] & object,
+})

@@ -3,15 +3,15 @@ import { printSite } from '#core/render/site'
 import type { Page, Site } from '#core/site/schema'
 
 /** Colours and faces that a page really uses, whatever the style guide has besides. */
-export type Used = { hexes: ReadonlySet<string>; families: ReadonlySet<string> }
+export type PrintedValues = { hexes: ReadonlySet<string>; families: ReadonlySet<string> }
 
 const known = new WeakMap<
   Page,
-  { guide: Site['guide']; directions: Site['directions']; breakpoints: Site['breakpoints']; used: Used }
+  { guide: Site['guide']; directions: Site['directions']; breakpoints: Site['breakpoints']; used: PrintedValues }
 >()
 
 /** What the stylesheet of a page alone would name; remembered for as long as page and guide are the same. */
-export function usedOn(site: Site, page: Page): Used {
+export function valuesPrintedOn(site: Site, page: Page): PrintedValues {
   const before = known.get(page)
   const same = before?.guide === site.guide && before.directions === site.directions && before.breakpoints === site.breakpoints
   if (same) return before.used

@@ -5,7 +5,7 @@ import { idMaker } from '#core/values/ids'
 import { pixels, token } from '#core/values/length'
 import { role } from '#core/values/colour'
 import { printRules, type Rule } from './rules'
-import { sharedRules, tokenDeclarations, usedTokens, withTokens } from './shared-rules'
+import { sharedRules, tokenDeclarations, usedTokens, withTokens } from './guide-rules'
 
 const site = newSite('Test', idMaker(Math.random))
 const uses = (classes: string[], tags: string[] = []) => ({ classes: new Set(classes), tags: new Set(tags) })

@@ -17,7 +17,7 @@ const INSIDE: Record<string, string> = { ':root': ':host', html: ':host', body: 
  * shadow tree of an element: it costs no frame of its own, and looks as the page does at that width. Each selector has
  * one rule, in which what a narrower range declares has taken the place of what it changed.
  */
-export function rulesAt(rules: readonly Rule[], viewport: Viewport): Rule[] {
+export function rulesAtViewport(rules: readonly Rule[], viewport: Viewport): Rule[] {
   const bySelector = new Map<string, Map<string, string>>()
   for (const { selector, below, declarations } of rules) {
     if (below !== null && viewport.width >= below) continue

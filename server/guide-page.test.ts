@@ -5,7 +5,7 @@ import { afterAll, beforeAll, expect, test } from 'vitest'
 import { demoSite } from '#core/edits/edits.fixture'
 import { openStore, type Store } from './database'
 import { storePicture } from './pictures'
-import { styleSheetDrawing, styleSheetPage } from './style-sheet'
+import { styleSheetDrawing, styleSheetPage } from './guide-page'
 
 const folder = mkdtempSync(join(tmpdir(), 'yarrowfinch-sheet-'))
 let store: Store

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { rulesAt } from './at-width'
+import { rulesAtViewport } from './without-media-queries'
 import type { Rule } from './rules'
 
 const rules: Rule[] = [
@@ -10,11 +10,11 @@ const rules: Rule[] = [
 ]
 
 test('the rules of a width are those that hold there, without media queries and viewport units', () => {
-  expect(rulesAt(rules, { width: 375, height: 800 })).toEqual([
+  expect(rulesAtViewport(rules, { width: 375, height: 800 })).toEqual([
     { selector: ':host', below: null, declarations: [['--columns', '4']] },
     { selector: '.page', below: null, declarations: [['font-size', 'clamp(1rem, 0.5rem + 9.375px, 3rem)']] },
     { selector: '.opening', below: null, declarations: [['min-height', '400px']] },
   ])
-  expect(rulesAt(rules, { width: 1024, height: 800 })).toHaveLength(2)
-  expect(rulesAt(rules, { width: 1023, height: 800 })).toHaveLength(3)
+  expect(rulesAtViewport(rules, { width: 1024, height: 800 })).toHaveLength(2)
+  expect(rulesAtViewport(rules, { width: 1023, height: 800 })).toHaveLength(3)
 })
