@@ -38,7 +38,8 @@ const words = (text: string | Span[]) => ({ words: { en: typeof text === 'string
 const holder = <K extends Container['kind']>(kind: K, look: Styling, children: Block[], fields: object = {}) =>
   block(kind, look, { ...fields, children })
 
-export const section = (job: Section['job'], look: Styling, children: Block[]): Section => holder('section', look, children, { job })
+export const section = (job: Section['job'], look: Styling, children: Block[]): Section =>
+  holder('section', look, children, { job })
 export const group = (look: Styling, children: Block[], element?: 'article'): Block =>
   holder('group', look, children, element ? { element } : {})
 export const eyebrow = (text: string, look: Styling = {}): Block => block('eyebrow', look, words(text))

@@ -5,7 +5,22 @@ import { role } from '#core/values/colour'
 import { autumnBrief, board, brief } from './observatory-brief'
 import { DIRECTIONS, lamplight } from './observatory-directions'
 import { withWinter } from './winter'
-import { beginSite, button, divider, eyebrow, fluid, group, heading, icon, link, nav, painting, picture, section, text } from './compose'
+import {
+  beginSite,
+  button,
+  divider,
+  eyebrow,
+  fluid,
+  group,
+  heading,
+  icon,
+  link,
+  nav,
+  painting,
+  picture,
+  section,
+  text,
+} from './compose'
 
 const PICTURES = [
   'ridge-at-dusk',

@@ -10,18 +10,6 @@ import type { Length } from '#core/values/length'
 export const VALUE_KINDS = ['colour', 'size', 'space', 'corner', 'face'] as const
 export type ValueKind = (typeof VALUE_KINDS)[number]
 
-const LENGTHS: Partial<Record<PropertyName, ValueKind>> = {
-  size: 'size',
-  corner: 'corner',
-  gap: 'space',
-  rowGap: 'space',
-  spaceBefore: 'space',
-  spaceAfter: 'space',
-  paddingTop: 'space',
-  paddingBottom: 'space',
-  paddingSides: 'space',
-}
-
 /** A value as it stands somewhere: what kind it is, and the value. */
 export type Value =
   { kind: 'colour'; value: Colour } | { kind: 'size' | 'space' | 'corner'; value: Length } | { kind: 'face'; value: string }
@@ -33,8 +21,8 @@ const isColour = (value: unknown): value is Colour =>
   typeof value === 'object' && value !== null && ('role' in value || 'hex' in value)
 
 function changed(name: PropertyName, value: unknown, change: Change): unknown {
-  const kind = LENGTHS[name]
-  if (kind) return change({ kind: kind as 'size', value: value as Length })
+  const kind = propertyOf(name).measures
+  if (kind) return change({ kind, value: value as Length })
   if (name === 'face') return change({ kind: 'face', value: value as string })
   if (isColour(value)) return change({ kind: 'colour', value })
   if (name !== 'gradient' && name !== 'scrim' && name !== 'shadow' && name !== 'contact') return value

@@ -31,6 +31,8 @@ export type Property<S extends z.ZodType> = {
   column: TrayColumn
   schema: S
   applies: Applies
+  /** What kind of value of the style guide it takes, where it is a length: those are counted and gathered by their kind. */
+  measures?: 'space' | 'corner' | 'size'
   /** True where it may differ on hover. */
   onHover?: boolean
   css: (value: z.output<S>, at: Setting) => Declaration[]

@@ -62,6 +62,7 @@ export const surface = {
     label: 'Corners',
     column: 'surface',
     schema: lengthSchema,
+    measures: 'corner',
     applies: ['box'],
     css: (value) => [['border-radius', lengthToCss(value)]],
   }),

@@ -25,6 +25,7 @@ export const type = {
     label: 'Size',
     column: 'type',
     schema: lengthSchema,
+    measures: 'size',
     applies: ['type'],
     css: (value) => [['font-size', lengthToCss(value)]],
   }),

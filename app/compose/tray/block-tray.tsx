@@ -5,7 +5,7 @@ import { hasWords } from '#core/blocks/tree'
 import type { Place } from '#core/site/tree'
 import { useStyle } from '../../fields/use-style'
 import { blockName } from '../../session/store'
-import { EXTRAS, ExtrasColumn } from './extras-column'
+import { ExtrasColumn, extrasName } from './extras-column'
 import { PictureColumn } from './picture-column'
 import { PlaceColumn } from './place-column'
 import { ScopeColumn } from './scope-column'
@@ -27,7 +27,8 @@ export function BlockTray({ place, tab, onTab }: { place: Place } & Tabs) {
   const { block } = place
   const columns: TrayColumn[] = [{ name: 'Place', show: () => <PlaceColumn style={style} /> }]
   if (block.kind === 'picture') columns.push({ name: 'Picture', show: () => <PictureColumn block={block} style={style} /> })
-  if (EXTRAS[block.kind]) columns.push({ name: EXTRAS[block.kind]!, show: () => <ExtrasColumn block={block} /> })
+  const extras = extrasName(block.kind)
+  if (extras) columns.push({ name: extras, show: () => <ExtrasColumn block={block} /> })
   if (hasTrait(block.kind, 'type') || (hasColumn('type', block.kind) && block.kind === 'form'))
     columns.push({ name: 'Type', show: () => <TypeColumn style={style} /> })
   columns.push({ name: 'Surface', show: () => <SurfaceColumn style={style} /> })

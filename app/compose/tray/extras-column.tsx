@@ -1,4 +1,5 @@
-import type { BlockOf, Block } from '#core/blocks/index'
+import type { ComponentType } from 'react'
+import type { Block, BlockKind, BlockOf } from '#core/blocks/index'
 import { NumberField } from '../../ui/number-field'
 import { useSessionStore, useSession } from '../../session/context'
 import { edit } from '../../session/store'
@@ -7,23 +8,24 @@ import { EntryColumn, FieldColumn, FormColumn } from './form-columns'
 import { IconFinder } from '../../fields/icon-finder'
 import { ColumnHead, Finding, Row } from '../../fields/row'
 
+type Extras = { [K in BlockKind]?: { name: string; Column: ComponentType<{ block: BlockOf<K> }> } }
+
 /** Settings that one kind of block alone has: the icon, the order of a list, the name of a nav. */
-export function ExtrasColumn({ block }: { block: Block }) {
-  if (block.kind === 'icon') return <IconColumn block={block} />
-  if (block.kind === 'list') return <ListColumn block={block} />
-  if (block.kind === 'form') return <FormColumn block={block} />
-  if (block.kind === 'field') return <FieldColumn block={block} />
-  if (block.kind === 'group') return <EntryColumn block={block} />
-  return block.kind === 'nav' ? <NavColumn block={block} /> : null
+const EXTRAS: Extras = {
+  icon: { name: 'Icon', Column: IconColumn },
+  list: { name: 'List', Column: ListColumn },
+  nav: { name: 'Navigation', Column: NavColumn },
+  form: { name: 'Form', Column: FormColumn },
+  field: { name: 'Field', Column: FieldColumn },
+  group: { name: 'Entry', Column: EntryColumn },
 }
 
-export const EXTRAS: Partial<Record<Block['kind'], string>> = {
-  icon: 'Icon',
-  list: 'List',
-  nav: 'Navigation',
-  form: 'Form',
-  field: 'Field',
-  group: 'Entry',
+/** What the column of a kind's own settings is called, if it has any. */
+export const extrasName = (kind: BlockKind): string | undefined => EXTRAS[kind]?.name
+
+export function ExtrasColumn({ block }: { block: Block }) {
+  const Column = EXTRAS[block.kind]?.Column as ComponentType<{ block: Block }> | undefined
+  return Column ? <Column block={block} /> : null
 }
 
 const SEGMENT =
