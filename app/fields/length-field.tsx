@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { lengthText, parseLength } from '#core/style/length-text'
 import { LENGTH_UNITS, type Length } from '#core/values/length'
 import { growthPer100 } from '#core/type/fluid'
+import { useAsked } from '../ui/asked'
 import { NumberField } from '../ui/number-field'
 import { steady } from '../ui/steady'
 import { useOfferedGuide } from '../session/context'
@@ -26,6 +27,7 @@ const DEFAULT_UNITS = ['px', '%', 'rem', 'vh', 'columns'] as const
 function Field({ label, value, tokens, units = DEFAULT_UNITS, fluid = true, placeholder = 'Not set', onChange }: LengthFieldProps) {
   const guide = useOfferedGuide()
   const [draft, setDraft] = useState<string | null>(null)
+  const [newest, ask] = useAsked(value)
   const names = tokens ? guide[tokens] : []
   const text = draft ?? (value ? lengthText(value) : '')
 
@@ -56,10 +58,14 @@ function Field({ label, value, tokens, units = DEFAULT_UNITS, fluid = true, plac
         onKeyDown={(event) => {
           if (event.key === 'Enter') take(event.currentTarget.value)
           else if (event.key === 'Escape') setDraft(null)
-          else if ((event.key === 'ArrowUp' || event.key === 'ArrowDown') && (!value || 'unit' in value)) {
+          else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
+            const now = newest()
+            if (now && !('unit' in now)) return
             event.preventDefault()
             const by = (event.key === 'ArrowUp' ? 1 : -1) * (event.shiftKey ? 10 : 1)
-            onChange({ value: (value?.value ?? 0) + by, unit: value?.unit ?? 'px' })
+            const next: Length = { value: (now?.value ?? 0) + by, unit: now?.unit ?? 'px' }
+            ask(next)
+            onChange(next)
           }
         }}
       />

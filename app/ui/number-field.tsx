@@ -1,4 +1,5 @@
 import { type KeyboardEvent, useState } from 'react'
+import { useAsked } from './asked'
 import { steady } from './steady'
 
 type NumberFieldProps = {
@@ -38,6 +39,8 @@ function Field({
   const [draft, setDraft] = useState<string | null>(null)
   const shown = draft ?? (value === null ? '' : String(Number(value.toFixed(3))))
 
+  const [newest, ask] = useAsked(value)
+
   const take = (text: string) => {
     setDraft(null)
     if (text.trim() === '') {
@@ -47,7 +50,9 @@ function Field({
     const number = Number(text.trim().replace(',', '.'))
     if (!Number.isFinite(number)) return
     const bounded = Math.min(most, Math.max(least, whole ? Math.round(number) : number))
-    if (bounded !== value) onChange(bounded)
+    if (bounded === newest()) return
+    ask(bounded)
+    onChange(bounded)
   }
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key === 'Enter') take(event.currentTarget.value)
@@ -57,7 +62,7 @@ function Field({
     } else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
       event.preventDefault()
       const by = (event.key === 'ArrowUp' ? 1 : -1) * step * (event.shiftKey ? 10 : 1)
-      take(String(Number(((Number(shown) || 0) + by).toFixed(4))))
+      take(String(Number(((Number(draft ?? newest() ?? 0) || 0) + by).toFixed(4))))
     }
   }
   return (

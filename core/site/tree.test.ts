@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { newBlock } from '#core/blocks/defaults'
-import { BLOCK_KINDS, blockSchema, mayHold } from '#core/blocks/index'
+import { BLOCK_KINDS, blockSchema, kindOf, mayHold } from '#core/blocks/index'
 import { demoSite } from '#core/edits/edits.fixture'
 import { applyEdit } from '#core/edits/index'
 import { DEFAULT_BREAKPOINTS } from './defaults'
@@ -13,8 +13,6 @@ import { plainText } from '#core/values/words'
 const site = demoSite()
 const page = site.pages[0]!
 const makeId = idMaker(Math.random)
-const CONTAINER_KINDS = ['section', 'group', 'list', 'nav', 'form']
-const WORD_KINDS = ['eyebrow', 'heading', 'text', 'quote', 'button', 'item', 'link', 'field']
 
 describe('finding a block', () => {
   test('gives where each one stands: indexes from the page down, and what holds it', () => {
@@ -48,8 +46,8 @@ describe('blocks', () => {
   test.each(BLOCK_KINDS)('a new %s is valid as it is, and holds what it may', (kind) => {
     const block = newBlock(kind, makeId)
     expect(blockSchema.safeParse(block).success).toBe(true)
-    expect(isContainer(block)).toBe(CONTAINER_KINDS.includes(kind))
-    expect(hasWords(block)).toBe(WORD_KINDS.includes(kind))
+    expect(isContainer(block)).toBe(kindOf(kind).holds !== undefined)
+    expect(hasWords(block)).toBe(kindOf(kind).passage !== undefined)
     expect(BLOCK_KINDS.some((other) => mayHold(kind, other))).toBe(isContainer(block))
     if (isContainer(block)) for (const child of block.children) expect(mayHold(kind, child.kind)).toBe(true)
   })

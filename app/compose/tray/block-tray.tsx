@@ -1,4 +1,4 @@
-import { type ReactNode, useEffect, useRef, useState } from 'react'
+import { type ReactNode, useDeferredValue, useEffect, useRef, useState } from 'react'
 import { hasColumn } from '#core/blocks/applies'
 import { hasTrait } from '#core/blocks/index'
 import { hasWords } from '#core/blocks/tree'
@@ -22,7 +22,9 @@ const COLUMN = 264
 type Tabs = { tab: string | null; onTab: (name: string) => void }
 
 /** The settings of one block, in columns: as many side by side as fit, the rest by tabs. */
-export function BlockTray({ place, tab, onTab }: { place: Place } & Tabs) {
+export function BlockTray({ place: newest, tab, onTab }: { place: Place } & Tabs) {
+  // The views come first; the fields follow in the same breath.
+  const place = useDeferredValue(newest)
   const style = useStyle(place)
   const { block } = place
   const columns: TrayColumn[] = [{ name: 'Place', show: () => <PlaceColumn style={style} /> }]
