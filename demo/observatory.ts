@@ -159,7 +159,7 @@ function reasons() {
 const STEPS = [
   ['1', 'Pick a night', 'Choose a Friday or a Saturday. If the cloud comes in we write by noon, and you choose another.'],
   ['2', 'Wrap up', 'Hat, gloves, the coat you think is too much. We lend blankets and red torches.'],
-  ['3', 'Styling up', 'A volunteer walks you from the Moon to the next galaxy along. Stay until ten.'],
+  ['3', 'Look up', 'A volunteer walks you from the Moon to the next galaxy along. Stay until ten.'],
 ] as const
 
 function plan() {

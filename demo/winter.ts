@@ -71,7 +71,7 @@ Hollin Ridge Observatory is run by volunteers, above Hollin, on the coast road.
 
 ### The chart is on its way
 
-Styling in your mail in a minute or two. Print it on one sheet; it folds twice.
+Look in your mail in a minute or two. Print it on one sheet; it folds twice.
 
 [See the autumn nights](index.html)
 `

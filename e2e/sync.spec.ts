@@ -48,7 +48,7 @@ test('edits that were not sent survive a reload and are sent', async ({ page, ap
   await composed(page)
   await expect(inView(page, '#reasons > h2')).toHaveText('Kept over a reload')
   await expect
-    .poll(async () => (await page.request.get(page.url().replace(/pages.*/, 'file?form=json'))).text())
+    .poll(async () => (await page.request.get(page.url().replace(/pages.*/, 'as/site-json'))).text())
     .toContain('Kept over a reload')
 })
 
