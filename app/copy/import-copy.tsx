@@ -1,4 +1,3 @@
-import { Dialog } from 'radix-ui'
 import { type ReactNode, useMemo, useState } from 'react'
 import { toast } from 'sonner'
 import { deckLinks } from '#core/deck/links'
@@ -13,6 +12,7 @@ import { Button } from '../ui/button'
 import { Choice } from '../ui/choice'
 import { DocumentOutline } from './document-outline'
 import { type Destination, importDeck } from './import-deck'
+import { TitledDialog } from '../ui/dialog'
 
 /** Reads a document on the server. @returns its Markdown, or a sentence that says what is wrong */
 function readFile(siteId: string, file: File): Promise<Asked<{ text: string; foreign: boolean }>> {
@@ -49,40 +49,35 @@ export function ImportCopy({ language, onClose }: { language: string; onClose: (
     setText(value)
   }
   return (
-    <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/30" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="fixed left-1/2 top-[8vh] z-50 flex max-h-[84vh] w-[640px] -translate-x-1/2 flex-col gap-3 overflow-auto rounded-2 bg-panel p-5 shadow-float"
-        >
-          <Dialog.Title className="text-title font-semibold">Import copy</Dialog.Title>
-          <p className="text-ink-2">
-            Markdown, plain text or Word. What its headings stand for is shown before anything is imported, and can be changed.
-          </p>
-          <label className="flex items-center gap-3">
-            <span className="sr-only">Document of copy</span>
-            <input type="file" accept=".md,.markdown,.txt,.docx" onChange={(event) => void read(event.target.files?.[0])} />
-          </label>
-          <textarea
-            aria-label="Text to import"
-            rows={8}
-            placeholder="Or paste the text here"
-            className="figure w-full resize-y rounded-2 border border-line-strong bg-field px-2 py-1"
-            value={text}
-            onChange={(event) => typed(event.target.value)}
-          />
-          {problem !== '' && (
-            <p role="alert" className="bg-rust-wash px-2 py-1 text-rust">
-              {problem} Nothing was changed.
-            </p>
-          )}
-          <Outlined key={text} text={text} foreign={foreign}>
-            {(deckText) => <Destinations text={deckText} name={name} language={language} onClose={onClose} />}
-          </Outlined>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <TitledDialog
+      title="Import copy"
+      className="top-[8vh] flex max-h-[84vh] w-[640px] flex-col gap-3 overflow-auto"
+      onClose={onClose}
+    >
+      <p className="text-ink-2">
+        Markdown, plain text or Word. What its headings stand for is shown before anything is imported, and can be changed.
+      </p>
+      <label className="flex items-center gap-3">
+        <span className="sr-only">Document of copy</span>
+        <input type="file" accept=".md,.markdown,.txt,.docx" onChange={(event) => void read(event.target.files?.[0])} />
+      </label>
+      <textarea
+        aria-label="Text to import"
+        rows={8}
+        placeholder="Or paste the text here"
+        className="figure w-full resize-y rounded-2 border border-line-strong bg-field px-2 py-1"
+        value={text}
+        onChange={(event) => typed(event.target.value)}
+      />
+      {problem !== '' && (
+        <p role="alert" className="bg-rust-wash px-2 py-1 text-rust">
+          {problem} Nothing was changed.
+        </p>
+      )}
+      <Outlined key={text} text={text} foreign={foreign}>
+        {(deckText) => <Destinations text={deckText} name={name} language={language} onClose={onClose} />}
+      </Outlined>
+    </TitledDialog>
   )
 }
 

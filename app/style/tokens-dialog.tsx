@@ -1,4 +1,3 @@
-import { Dialog } from 'radix-ui'
 import { useMemo, useState } from 'react'
 import {
   firstTicked,
@@ -13,6 +12,7 @@ import {
 import { Button } from '../ui/button'
 import { Choice } from '../ui/choice'
 import { useGuide } from './use-guide'
+import { TitledDialog } from '../ui/dialog'
 
 const TITLES: Record<TokenPart, string> = {
   colours: 'Colour roles',
@@ -50,46 +50,37 @@ export function TokensDialog({ files, onClose }: TokensDialogProps) {
     }
   }
   return (
-    <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/30" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="fixed left-1/2 top-[6vh] z-50 flex max-h-[88vh] w-[720px] -translate-x-1/2 flex-col gap-3 rounded-2 bg-panel p-5 shadow-float"
-        >
-          <Dialog.Title className="text-title font-semibold">Tokens to take</Dialog.Title>
-          <p className="text-ink-2">
-            <span className="figure">{offers.length}</span> can be taken out of {files.map((one) => one.name).join(', ')},{' '}
-            <span className="figure">{chosen.size}</span> are ticked.
-            {refusals.length > 0 && ` ${refusals.length} cannot be taken.`}
-          </p>
-          <div className="relative min-h-0 flex-1 overflow-y-auto border border-line bg-field">
-            {(Object.keys(TOKEN_PARTS) as TokenPart[]).map((part) => (
-              <Offers
-                key={part}
-                title={TITLES[part]}
-                offers={offers.filter((one) => one.part === part)}
-                own={namesIn(guide, part)}
-                chosen={chosen}
-                onSet={set}
-              />
-            ))}
-            <Refusals list={refusals} />
-          </div>
-          {problem !== '' && (
-            <p role="alert" className="bg-rust-wash px-2 py-1 text-rust">
-              {problem}
-            </p>
-          )}
-          <div className="flex justify-end gap-2">
-            <Button onClick={onClose}>Cancel</Button>
-            <Button look="primary" disabled={chosen.size === 0} onClick={take}>
-              {`Take ${chosen.size} ${chosen.size === 1 ? 'token' : 'tokens'}`}
-            </Button>
-          </div>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <TitledDialog title="Tokens to take" className="top-[6vh] flex max-h-[88vh] w-[720px] flex-col gap-3" onClose={onClose}>
+      <p className="text-ink-2">
+        <span className="figure">{offers.length}</span> can be taken out of {files.map((one) => one.name).join(', ')},{' '}
+        <span className="figure">{chosen.size}</span> are ticked.
+        {refusals.length > 0 && ` ${refusals.length} cannot be taken.`}
+      </p>
+      <div className="relative min-h-0 flex-1 overflow-y-auto border border-line bg-field">
+        {(Object.keys(TOKEN_PARTS) as TokenPart[]).map((part) => (
+          <Offers
+            key={part}
+            title={TITLES[part]}
+            offers={offers.filter((one) => one.part === part)}
+            own={namesIn(guide, part)}
+            chosen={chosen}
+            onSet={set}
+          />
+        ))}
+        <Refusals list={refusals} />
+      </div>
+      {problem !== '' && (
+        <p role="alert" className="bg-rust-wash px-2 py-1 text-rust">
+          {problem}
+        </p>
+      )}
+      <div className="flex justify-end gap-2">
+        <Button onClick={onClose}>Cancel</Button>
+        <Button look="primary" disabled={chosen.size === 0} onClick={take}>
+          {`Take ${chosen.size} ${chosen.size === 1 ? 'token' : 'tokens'}`}
+        </Button>
+      </div>
+    </TitledDialog>
   )
 }
 

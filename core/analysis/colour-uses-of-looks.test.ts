@@ -4,14 +4,14 @@ import { newBlock, newSection } from '#core/blocks/defaults'
 import { demoSite } from '#core/edits/edits.fixture'
 import { createRenderer } from '#core/render/page'
 import { type Block, sharedClass } from '#core/blocks/index'
-import { idMaker } from '#core/values/ids'
+import { testIds } from '#core/values/ids.fixture'
 import type { Site } from '#core/site/schema'
 import { role } from '#core/values/colour'
 import { pairsOn } from './contrast'
 import { repairsOf, withColour } from './contrast-repairs'
 import { colourUses } from './colour-uses'
 
-const makeId = idMaker(Math.random)
+const makeId = testIds()
 const demo = demoSite()
 const text: Block = { ...newBlock('text', makeId), words: { en: ['Bring a coat'] } }
 

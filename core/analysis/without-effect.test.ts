@@ -2,13 +2,13 @@ import { describe, expect, test } from 'vitest'
 import { newBlock, newSection } from '#core/blocks/defaults'
 import { applyEdit } from '#core/edits/index'
 import { newSite } from '#core/site/defaults'
-import { idMaker } from '#core/values/ids'
+import { testIds } from '#core/values/ids.fixture'
 import { findBlock } from '#core/site/tree'
 import { settingsWithoutEffect } from './without-effect'
 import type { StyleValues } from '#core/style/registry'
 import { pixels } from '#core/values/length'
 
-const makeId = idMaker(Math.random)
+const makeId = testIds()
 
 /** A text in a group in a section, each with a style. */
 function scene(text: StyleValues, group: StyleValues = {}) {

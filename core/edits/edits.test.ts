@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { newBlock, newSection } from '#core/blocks/defaults'
 import { checkSite } from '#core/formats/site-json'
-import { idMaker } from '#core/values/ids'
+import { testIds } from '#core/values/ids.fixture'
 import type { Site } from '#core/site/schema'
 import { findBlock, walkPage } from '#core/site/tree'
 import { valuesIn } from '#core/style/registry'
@@ -13,7 +13,7 @@ import { replaces } from './merge'
 
 const site = demoSite()
 const page = site.pages[0]!
-const makeId = idMaker(Math.random)
+const makeId = testIds()
 const blockOf = (kind: string, among: Site = site) => [...walkPage(among.pages[0]!)].find((block) => block.kind === kind)!
 
 /** Applies edits, and gives the site with the inverses of those that were taken. */

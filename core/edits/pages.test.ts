@@ -1,12 +1,12 @@
 import { describe, expect, test } from 'vitest'
 import { newPage } from '#core/site/defaults'
-import { idMaker } from '#core/values/ids'
+import { testIds } from '#core/values/ids.fixture'
 import { demoSite } from './edits.fixture'
 import { applyEdit, type Edit, parseEdit } from './index'
 
 const site = demoSite()
 const page = site.pages[0]!
-const added = newPage(idMaker(Math.random), 'Winter sky chart', 'winter')
+const added = newPage(testIds(), 'Winter sky chart', 'winter')
 const add: Edit = { kind: 'page-add', index: 1, page: added }
 
 describe('pages', () => {

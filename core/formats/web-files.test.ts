@@ -3,13 +3,13 @@ import { newBlock, newSection } from '#core/blocks/defaults'
 import { demoSite } from '#core/edits/edits.fixture'
 import { applyEdit, type Edit } from '#core/edits/index'
 import { newPage } from '#core/site/defaults'
-import { idMaker } from '#core/values/ids'
+import { testIds } from '#core/values/ids.fixture'
 import type { BlockOf } from '#core/blocks/index'
 import type { Site } from '#core/site/schema'
 import { walkPage } from '#core/site/tree'
 import { webFiles } from './web-files'
 
-const makeId = idMaker(Math.random)
+const makeId = testIds()
 const site = demoSite()
 const page = site.pages[0]!
 const after = (...edits: Edit[]): Site => edits.reduce((now, edit) => applyEdit(now, edit).site, site)

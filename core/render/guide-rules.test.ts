@@ -1,13 +1,13 @@
 import { describe, expect, test } from 'vitest'
 import { demoSite } from '#core/edits/edits.fixture'
 import { DEFAULT_BREAKPOINTS, newSite } from '#core/site/defaults'
-import { idMaker } from '#core/values/ids'
+import { testIds } from '#core/values/ids.fixture'
 import { pixels, token } from '#core/values/length'
 import { role } from '#core/values/colour'
 import { printRules, type Rule } from './rules'
 import { sharedRules, tokenDeclarations, usedTokens, withTokens } from './guide-rules'
 
-const site = newSite('Test', idMaker(Math.random))
+const site = newSite('Test', testIds())
 const uses = (classes: string[], tags: string[] = []) => ({ classes: new Set(classes), tags: new Set(tags) })
 const css = (rules: readonly Rule[]) => printRules(rules, 'minified')
 

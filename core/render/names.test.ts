@@ -2,11 +2,11 @@ import fc from 'fast-check'
 import { expect, test } from 'vitest'
 import { newBlock, newSection } from '#core/blocks/defaults'
 import { newSite } from '#core/site/defaults'
-import { idMaker } from '#core/values/ids'
+import { testIds } from '#core/values/ids.fixture'
 import type { Section } from '#core/blocks/index'
 import { blockClasses, sectionClasses, slug } from './names'
 
-const makeId = idMaker(Math.random)
+const makeId = testIds()
 
 test('names become class names', () => {
   expect(slug('What you’ll see')).toBe('what-you-ll-see')

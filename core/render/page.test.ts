@@ -1,13 +1,13 @@
 import { describe, expect, test } from 'vitest'
 import { newBlock, newSection } from '#core/blocks/defaults'
 import { newPage } from '#core/site/defaults'
-import { idMaker } from '#core/values/ids'
+import { testIds } from '#core/values/ids.fixture'
 import { type Block, type Section, sharedClass } from '#core/blocks/index'
 import { element } from '#core/blocks/html'
 import { pageBody } from './page'
 import { renderWords } from '#core/blocks/words-html'
 
-const makeId = idMaker(Math.random)
+const makeId = testIds()
 
 /** Tags of a body whose sections have these jobs; what stands in `main` in brackets. */
 function bodyOf(...jobs: Section['job'][]): string {

@@ -4,7 +4,7 @@ import { newBlock, newSection } from '#core/blocks/defaults'
 import { demoSite } from '#core/edits/edits.fixture'
 import { applyEdit } from '#core/edits/index'
 import { newSite } from '#core/site/defaults'
-import { idMaker } from '#core/values/ids'
+import { testIds } from '#core/values/ids.fixture'
 import type { Block, Section } from '#core/blocks/index'
 import type { Site } from '#core/site/schema'
 import { walkPage } from '#core/site/tree'
@@ -16,7 +16,7 @@ import { printRules } from './rules'
 import { pageFile } from './own-links'
 import { printSite } from './site'
 
-const makeId = idMaker(Math.random)
+const makeId = testIds()
 const options: RenderOptions = {
   language: 'en',
   editing: false,

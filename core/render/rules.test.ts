@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { newBlock } from '#core/blocks/defaults'
 import { newSite } from '#core/site/defaults'
-import { idMaker } from '#core/values/ids'
+import { testIds } from '#core/values/ids.fixture'
 import type { StyleValues } from '#core/style/registry'
 import { rulesOf } from './block-rules'
 import { mediaBelow, printRules, type Rule } from './rules'
@@ -80,9 +80,9 @@ describe('printed rules', () => {
 })
 
 test('what cannot be eased is changed at once: no transition is written for it', () => {
-  const site = newSite('T', idMaker(Math.random))
+  const site = newSite('T', testIds())
   const eased = (hover: StyleValues) => {
-    const block = { ...newBlock('link', idMaker(Math.random)), style: { hover } }
+    const block = { ...newBlock('link', testIds()), style: { hover } }
     const rules = rulesOf(block, 'x', pageSurround(site.breakpoints), site.breakpoints, 'unit')
     return printRules(rules, 'minified')
   }

@@ -3,13 +3,13 @@ import { newBlock, newSection } from '#core/blocks/defaults'
 import { columnWidth, contentWidth, spanWidth } from '#core/grid/columns'
 import { extentAt } from '#core/picture/sizes'
 import { DEFAULT_BREAKPOINTS } from '#core/site/defaults'
-import { idMaker } from '#core/values/ids'
+import { testIds } from '#core/values/ids.fixture'
 import { type Block, type BlockOf, type Container, traitsOf } from '#core/blocks/index'
 import type { Style, StyleValues } from '#core/style/registry'
 import { pixels } from '#core/values/length'
 import { extentOf, layoutAt, pageSurround, settingAt, surroundOf } from './surround'
 
-const makeId = idMaker(Math.random)
+const makeId = testIds()
 const wide = DEFAULT_BREAKPOINTS[0]!
 const page = pageSurround(DEFAULT_BREAKPOINTS)
 const section = surroundOf(newSection('opening', makeId), page, DEFAULT_BREAKPOINTS)

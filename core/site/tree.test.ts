@@ -5,6 +5,7 @@ import { demoSite } from '#core/edits/edits.fixture'
 import { applyEdit } from '#core/edits/index'
 import { DEFAULT_BREAKPOINTS } from './defaults'
 import { idMaker } from '#core/values/ids'
+import { testIds } from '#core/values/ids.fixture'
 import { breakpointsSchema } from '#core/grid/breakpoint'
 import { findBlock, picturesById, walkPage, withNewIds } from './tree'
 import { hasWords, isContainer, walk } from '#core/blocks/tree'
@@ -12,7 +13,7 @@ import { plainText } from '#core/values/words'
 
 const site = demoSite()
 const page = site.pages[0]!
-const makeId = idMaker(Math.random)
+const makeId = testIds()
 
 describe('finding a block', () => {
   test('gives where each one stands: indexes from the page down, and what holds it', () => {

@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest'
 import { demoSite } from '#core/edits/edits.fixture'
 import { inDirection } from '#core/site/directions'
 import { newSite } from '#core/site/defaults'
-import { idMaker } from '#core/values/ids'
+import { testIds } from '#core/values/ids.fixture'
 import { STATES } from '#core/guide/looks'
 import { SAMPLE } from '#core/type/sample'
 import { specimenDocument, specimenDrawing, familiesOfGuide } from './specimen-document'
@@ -76,7 +76,7 @@ test('words of a site that look like markup are words in its specimen', () => {
 })
 
 test('a site without words of its own is shown neutral ones, and none of another site', () => {
-  const bare = newSite('Barges', idMaker(Math.random))
+  const bare = newSite('Barges', testIds())
   const html = specimenDocument(bare, bare.pages[0]!, parts)
   expect(html).toContain(SAMPLE.heading)
   expect(html).not.toMatch(/coat|galax|telescope|observatory|stove/i)

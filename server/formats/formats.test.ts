@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { newSite } from '#core/site/defaults'
-import { idMaker } from '#core/values/ids'
+import { testIds } from '#core/values/ids.fixture'
 import { openStore, type Store } from '../database'
 import { createSite, getSite, MissingError } from '../sites'
 import { openFile, writeAs } from './index'
@@ -15,7 +15,7 @@ let id: string
 beforeAll(() => {
   folder = mkdtempSync(join(tmpdir(), 'yarrowfinch-'))
   store = openStore(join(folder, 'test.db'))
-  id = createSite(store, newSite('Tallow & Twine', idMaker(Math.random)))
+  id = createSite(store, newSite('Tallow & Twine', testIds()))
 })
 afterAll(() => {
   store.close()
