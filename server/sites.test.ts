@@ -1,3 +1,4 @@
+import { eq } from 'drizzle-orm'
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -8,6 +9,7 @@ import { pictureFile, writeSiteZip } from '#core/formats/site-zip'
 import { writeSite } from '#core/formats/site-json'
 import { findBlock, walkPage } from '#core/site/tree'
 import { databaseFile, openStore, type Store } from './database'
+import { sites } from './schema'
 import { storeFont } from './fonts'
 import { exportSiteFile, importSite } from './site-files'
 import { createSite, editsSince, forgetDeleted, getSite, listSites, MissingError, saveEdits, setDeleted } from './sites'
@@ -42,6 +44,23 @@ describe('saving edits', () => {
     expect(kept.revision).toBe(2)
     expect(findBlock(kept.site, text.id)!.block).toMatchObject({ words: { en: ['Two'] } })
     expect(editsSince(store, id, 0).map((one) => one.key)).toEqual(['a', 'b'])
+  })
+
+  test('writes the edit alone: the document trails, is written after many edits, and both are read by a server that starts anew', () => {
+    const id = createSite(store, site)
+    const written = () => store.db.select({ at: sites.documentRevision }).from(sites).where(eq(sites.id, id)).get()!.at
+    const reopened = () => {
+      store.close()
+      store = openStore(join(folder, 'test.db'))
+      return findBlock(getSite(store, id).site, text.id)!.block
+    }
+    for (let i = 0; i < 20; i++) saveEdits(store, id, i, [{ key: `k${i}`, edit: words(`Edit ${i}`) }])
+    expect(written()).toBe(0)
+    expect(reopened()).toMatchObject({ words: { en: ['Edit 19'] } })
+    const many = Array.from({ length: 600 }, (_, i) => ({ key: `m${i}`, edit: words(`More ${i}`) }))
+    expect(saveEdits(store, id, 20, many)).toMatchObject({ status: 'saved', revision: 620 })
+    expect(written()).toBe(620)
+    expect(reopened()).toMatchObject({ words: { en: ['More 599'] } })
   })
 
   test('gives a client that is behind what it missed, and saves nothing', () => {
