@@ -21,7 +21,7 @@ export const button: Kind<Button> = {
   passage: () => 'call',
   sharedClass: ({ look }) => `button-${look}`,
   typeRole: ({ look }, { buttons }) => buttons.find((one) => one.name === look)?.type ?? 'button',
-  look: ({ look }, { buttons }) => {
+  colours: ({ look }, { buttons }) => {
     const kind = buttons.find((one) => one.name === look)
     return kind && statesOf(kind)
   },

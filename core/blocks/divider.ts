@@ -10,7 +10,7 @@ export type Divider = BlockBase<'divider', typeof fields>
 export const divider: Kind<Divider> = {
   fields,
   traits: ['flow', 'line'],
-  look: () => ({ others: [{ colour: { role: 'line' }, use: 'edges', what: 'line' }] }),
+  colours: () => ({ others: [{ colour: { role: 'line' }, use: 'edges', what: 'line' }] }),
   defaults: () => ({}),
   element: (block, context) => element('hr', attributes(block, context), []),
 }

@@ -23,7 +23,7 @@ export const field: Kind<FieldBlock> = {
   traits: ['flow', 'sides', 'aligned', 'type', 'ink', 'box'],
   passage: () => 'label',
   typeRole: () => 'label',
-  look: (_, { looks }) => ({ ...statesOf({ rest: looks.field.rest, focus: looks.field.focus }), apart: true }),
+  colours: (_, { looks }) => ({ ...statesOf({ rest: looks.field.rest, focus: looks.field.focus }), apart: true }),
   defaults: () => ({ words: {}, input: 'email', required: true }),
   style: { spaceAfter: token('space-4') },
   element(block, context) {

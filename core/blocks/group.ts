@@ -20,7 +20,7 @@ export const group: Kind<Group> = {
   traits: ['flow', 'layout', 'columns', 'sides', 'aligned', 'ink', 'box', 'gradient', 'contact', 'lift', 'ratio', 'whole'],
   holds: 'flow',
   sharedClass: ({ look }) => (look === undefined ? '' : look === 'table' ? 'table' : `card-${look}`),
-  look: ({ look }, { looks }) => {
+  colours: ({ look }, { looks }) => {
     if (look === 'table')
       return {
         others: [

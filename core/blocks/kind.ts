@@ -35,7 +35,7 @@ export type Kind<B extends Block> = {
   /** The type role that its words are set in, where that is not the name of its shared class. */
   typeRole?: (block: B, guide: StyleGuide) => string
   /** The colours that it takes from the style guide. */
-  look?: (block: B, guide: StyleGuide) => GuideColours | undefined
+  colours?: (block: B, guide: StyleGuide) => GuideColours | undefined
   /** Fields of a new block, without words. */
   defaults: (makeId: MakeId, newBlock: NewBlock) => Omit<B, 'id' | 'kind' | 'name' | 'hidden' | 'style'>
   /** Style of a new block. */

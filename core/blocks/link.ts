@@ -13,7 +13,7 @@ export const link: Kind<LinkBlock> = {
   traits: ['flow', 'sides', 'aligned', 'type', 'ink', 'box', 'underline', 'lift'],
   passage: () => 'link',
   sharedClass: ({ type }) => type ?? '',
-  look: (_, { looks }) => statesOf({ rest: looks.link.rest, hover: looks.link.hover }),
+  colours: (_, { looks }) => statesOf({ rest: looks.link.rest, hover: looks.link.hover }),
   defaults: () => ({ words: {} }),
   element: (block, context) => worded(block, context, 'a', linked(block.link, context)),
 }

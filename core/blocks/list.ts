@@ -13,7 +13,7 @@ export const list: Kind<List> = {
   fields,
   traits: ['flow', 'layout', 'columns', 'sides', 'aligned', 'type', 'ink', 'box'],
   holds: ['item'],
-  look: (_, { looks }) => ({ others: [{ colour: looks.list.ink, use: 'words', what: 'markers' }] }),
+  colours: (_, { looks }) => ({ others: [{ colour: looks.list.ink, use: 'words', what: 'markers' }] }),
   defaults: (makeId, newBlock) => ({ ordered: false, children: [newBlock('item', makeId)] }),
   style: { spaceAfter: token('space-5') },
   element: (block, context) => element(block.ordered ? 'ol' : 'ul', attributes(block, context), context.children),
