@@ -87,7 +87,7 @@ try {
   })
 } finally {
   await browser.close()
-  await app.stop()
+  await app.stop('SIGKILL')
   rmSync(data, { recursive: true, force: true })
 }
 console.log(`${passed} passed, ${failed} failed`)

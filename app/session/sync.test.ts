@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
 import { demoSite } from '#core/edits/edits.fixture'
 import type { Edit } from '#core/edits/index'
 import { walkPage } from '#core/site/tree'
-import { type SessionStore, createSessionStore, edit } from './store'
+import { createSessionStore, edit, type SessionStore, takeIn } from './store'
 import { startSync } from './sync'
 
 const site = demoSite()
@@ -68,6 +68,17 @@ afterEach(() => {
 const pass = (ms: number) => vi.advanceTimersByTimeAsync(ms)
 
 describe('saving', () => {
+  test('an edit that another tab makes needless while it cannot be sent leaves nothing waiting', async () => {
+    edit(store, words('Typed without a connection'))
+    answer = () => {
+      takeIn(store, [{ key: 'other', edit: { kind: 'remove', blocks: [text.id] } }], 1)
+      throw new Error('No connection.')
+    }
+    await pass(50)
+    expect(store.getState().session.pending).toEqual([])
+    expect(store.getState().save.kind).toBe('saved')
+  })
+
   test('sends an edit shortly after it was made, and says that it is saved', async () => {
     edit(store, words('One'))
     expect(posts).toEqual([])

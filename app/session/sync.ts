@@ -52,9 +52,11 @@ export function startSync(store: SessionStore): () => void {
       failures = 0
     } catch (error) {
       failures++
+      store.setState({ sending: new Set() })
+      // What was on its way may have been refused or taken back in the meantime.
+      if (store.getState().session.pending.length === 0) return rest()
       const why = error instanceof ServerFailure ? error.message : 'The server cannot be reached.'
       store.setState({
-        sending: new Set(),
         save: {
           kind: 'waiting',
           why: `${why} Edits wait here and are sent when it answers.`,
@@ -114,7 +116,9 @@ export function startSync(store: SessionStore): () => void {
       const response = await fetch(`/sites/${siteId}/edits?since=${session.revision}`)
       if (!response.ok) return
       const { revision, missed } = (await response.json()) as { revision: number; missed: Missed }
-      if (missed.length === 0 || store.getState().session.revision !== session.revision) return
+      const now = store.getState()
+      // Edits that went on their way since are told themselves what they missed.
+      if (missed.length === 0 || now.sending.size > 0 || now.session.revision !== session.revision) return
       takeIn(store, missed, revision)
       rest()
     } catch {
@@ -151,12 +155,12 @@ export function startSync(store: SessionStore): () => void {
     )
   }
 
-  const onPoint = () => void pull()
+  const onFocus = () => void pull()
   const onLine = () => void send()
   channel.onmessage = (event: MessageEvent<number>) => {
     if (event.data > store.getState().session.revision) void pull()
   }
-  window.addEventListener('focus', onPoint)
+  window.addEventListener('focus', onFocus)
   window.addEventListener('online', onLine)
   window.addEventListener('pagehide', flush)
   const unsubscribe = store.subscribe((state, before) => {
@@ -174,7 +178,7 @@ export function startSync(store: SessionStore): () => void {
     clearTimeout(timer)
     channel.close()
     unsubscribe()
-    window.removeEventListener('focus', onPoint)
+    window.removeEventListener('focus', onFocus)
     window.removeEventListener('online', onLine)
     window.removeEventListener('pagehide', flush)
   }
