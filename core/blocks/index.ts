@@ -102,7 +102,8 @@ export const typeRoleOf = (block: Block, guide: StyleGuide): string => {
 }
 
 /** The colours that a block takes from the style guide. */
-export const guideColoursOf = (block: Block, guide: StyleGuide): GuideColours | undefined => kindOf(block.kind).colours?.(block, guide)
+export const guideColoursOf = (block: Block, guide: StyleGuide): GuideColours | undefined =>
+  kindOf(block.kind).colours?.(block, guide)
 
 /** What the words of a block are in the copy deck. */
 export const roleOf = (block: WordBlock): Role => kindOf(block.kind).passage!(block)
