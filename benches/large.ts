@@ -12,7 +12,7 @@ import { CHROMIUM } from '../playwright.config'
 import { middleOf, print } from './measure'
 import { largeSite } from './pages'
 
-// A site of 12 pages and 3,600 blocks against the demo site: what one edit, saving, opening and a key press cost.
+// A site of 12 pages and 3,500 blocks against the demo site: what one edit, saving, opening and a key press cost.
 type Both = { demo: number[]; large: number[] }
 const NAMES = ['demo', 'large'] as const
 const both = (): Both => ({ demo: [], large: [] })
@@ -20,7 +20,7 @@ const both = (): Both => ({ demo: [], large: [] })
 function report(what: string, times: Both, unit = 'ms') {
   const [large, demo] = [middleOf(times.large), middleOf(times.demo)]
   print({
-    what: `${what}, on a site of 3,600 blocks`,
+    what: `${what}, on a site of 3,500 blocks`,
     against: 'on the demo site',
     ratio: large / demo,
     wanted: 1.3,

@@ -31,7 +31,7 @@ export function siteOf(blocks: number): Site {
   return checkSite(JSON.parse(json))
 }
 
-/** A generated site of 12 pages with 32 sections on each, about 3,600 blocks: the demo's sections, cut to twelve blocks. */
+/** A generated site of 12 pages with 32 sections on each, about 3,500 blocks: the demo's sections, cut to twelve blocks. */
 export function largeSite(): Site {
   const base = observatory()
   const known = new Set<string>()
