@@ -28,7 +28,7 @@ async function overHttp(): Promise<number> {
   return (performance.now() - from) / COUNT
 }
 
-/** The same rows (the edit, and the document with it), one commit each. */
+/** The edit, and the whole document with it, one commit each. */
 function byHand(): number {
   const db = new Database(join(data, 'bench.db'))
   db.pragma('journal_mode = WAL')
@@ -54,7 +54,7 @@ await app.stop('SIGKILL')
 rmSync(data, { recursive: true, force: true })
 print({
   what: 'saving one edit over HTTP',
-  against: 'the same rows inserted with better-sqlite3, one commit each',
+  against: 'the edit and the whole document written with better-sqlite3, one commit each',
   ratio: http / rows,
   wanted: null,
   figures: `${http.toFixed(2)} and ${rows.toFixed(2)} ms`,

@@ -10,7 +10,14 @@ let loading: Promise<WordsEditor> | undefined
 
 /** Loads the words editor, which the first paint does not need. */
 export const loadWordsEditor = (): Promise<WordsEditor> =>
-  (loading ??= import('./words-editor').then((editor) => (loaded = editor)))
+  (loading ??= import('./words-editor').then(
+    (editor) => (loaded = editor),
+    (error: unknown) => {
+      // The next attempt asks again.
+      loading = undefined
+      throw error
+    },
+  ))
 
 /** Keeps what is typed until the editor stands, so that no key is lost. */
 function keepKeys(): { typed: () => string; end: () => void } {
@@ -45,16 +52,23 @@ export function useWordsEditor(index: number): void {
     const { block: words } = place
     let close: (() => void) | undefined
     let gone = false
+    let keys: ReturnType<typeof keepKeys> | undefined
     if (loaded) close = loaded.mountEditor(store, view, words, element, '')
     else {
-      const keys = keepKeys()
-      void loadWordsEditor().then((editor) => {
-        keys.end()
-        if (!gone) close = editor.mountEditor(store, view, words, element, keys.typed())
-      })
+      const kept = (keys = keepKeys())
+      loadWordsEditor().then(
+        (editor) => {
+          kept.end()
+          if (!gone) close = editor.mountEditor(store, view, words, element, kept.typed())
+        },
+        () => {
+          if (!gone) store.setState({ words: null })
+        },
+      )
     }
     return () => {
       gone = true
+      keys?.end()
       close?.()
     }
   }, [block, frames, index, store])

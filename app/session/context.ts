@@ -3,17 +3,17 @@ import { useStore } from 'zustand'
 import type { StyleGuide } from '#core/guide/style-guide'
 import type { SessionState, SessionStore } from './store'
 
-const ComposeContext = createContext<SessionStore | null>(null)
-export const SessionProvider = ComposeContext.Provider
+const SessionContext = createContext<SessionStore | null>(null)
+export const SessionProvider = SessionContext.Provider
 
-/** The store of the Compose screen around this part. */
+/** The store of the open site around this part. */
 export function useSessionStore(): SessionStore {
-  const store = useContext(ComposeContext)
-  if (!store) throw new Error('This part stands inside the Compose screen only.')
+  const store = useContext(SessionContext)
+  if (!store) throw new Error('This part stands on a screen that edits a site only.')
   return store
 }
 
-/** A value out of the Compose state; the part is drawn again when it changes. */
+/** A value out of the session's state; the part is drawn again when it changes. */
 export function useSession<T>(pick: (state: SessionState) => T): T {
   return useStore(useSessionStore(), pick)
 }

@@ -3,18 +3,16 @@ import { readFileSync } from 'node:fs'
 import { readSite } from '#core/formats/site-json'
 import type { Site } from '#core/site/schema'
 import { idMaker } from '#core/values/ids'
+import { seededRandom } from '#core/values/ids.fixture'
 import type { Chooser } from './edit'
 import { type Edit, EDIT_KINDS, sampleEdit } from './index'
 
 /** The demo site, as its file has it. */
 export const demoSite = (): Site => readSite(readFileSync('demo/observatory.site.json', 'utf8'))
 
-/** Choices that follow from a seed (Park and Miller's generator), the same on every run. */
+/** Choices that follow from a seed, the same on every run. */
 export function chooserOf(seed: number): Chooser {
-  let state = (seed % 2147483646) + 1
-  const random = () => ((state = (state * 16807) % 2147483647), (state - 1) / 2147483646)
-  // Small seeds begin alike; a few steps part them.
-  for (let i = 0; i < 4; i++) random()
+  const random = seededRandom(seed)
   const number = (below: number) => Math.floor(random() * below)
   return { number, one: (list) => list[number(list.length)]!, id: idMaker(random) }
 }

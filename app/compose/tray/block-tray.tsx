@@ -31,7 +31,7 @@ export function BlockTray({ place: newest, tab, onTab }: { place: Place } & Tabs
   if (block.kind === 'picture') columns.push({ name: 'Picture', show: () => <PictureColumn block={block} style={style} /> })
   const extras = extrasName(block.kind)
   if (extras) columns.push({ name: extras, show: () => <ExtrasColumn block={block} /> })
-  if (hasTrait(block.kind, 'type') || (hasColumn('type', block.kind) && block.kind === 'form'))
+  if (hasTrait(block.kind, 'type') || block.kind === 'form')
     columns.push({ name: 'Type', show: () => <TypeColumn style={style} /> })
   columns.push({ name: 'Surface', show: () => <SurfaceColumn style={style} /> })
   if (hasWords(block)) columns.push({ name: 'Words', show: () => <WordsColumn block={block} /> })
