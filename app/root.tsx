@@ -1,12 +1,29 @@
 import type { ReactNode } from 'react'
-import { isRouteErrorResponse, Link, Links, Meta, Outlet, Scripts, ScrollRestoration, useRouteError } from 'react-router'
+import {
+  type ErrorResponse,
+  isRouteErrorResponse,
+  Link,
+  Links,
+  Meta,
+  Outlet,
+  Scripts,
+  ScrollRestoration,
+  useRouteError,
+} from 'react-router'
 import { Toaster } from 'sonner'
 import './app.css'
+import { guard } from './guard'
+import { StylesOfPage, useNonce } from './nonce'
+
+/** Before every loader and action. */
+export const middleware = [guard]
 
 export function Layout({ children }: { children: ReactNode }) {
+  const nonce = useNonce()
   return (
     <html lang="en">
       <head>
+        <StylesOfPage />
         <meta charSet="utf-8" />
         <meta name="viewport" content="width=device-width, initial-scale=1" />
         <link rel="icon" href="/icon.svg" type="image/svg+xml" />
@@ -15,8 +32,8 @@ export function Layout({ children }: { children: ReactNode }) {
       </head>
       <body>
         {children}
-        <ScrollRestoration />
-        <Scripts />
+        <ScrollRestoration nonce={nonce} />
+        <Scripts nonce={nonce} />
       </body>
     </html>
   )
@@ -43,13 +60,18 @@ export default function App() {
   )
 }
 
+/** What is said of an answer that is none: our own sentence, where there is one; the router's speaks of routes. */
+function sentenceOf({ status, data, statusText }: ErrorResponse): string {
+  const problem = typeof data === 'object' && data !== null && 'problem' in data ? String(data.problem) : data
+  if (typeof problem === 'string' && problem !== '' && !/^Error:|route/i.test(problem)) return problem
+  return status === 404 ? 'There is nothing at this address.' : statusText || 'This could not be answered.'
+}
+
 /** What is shown when a page cannot be: a sentence, and the way back. */
 export function ErrorBoundary() {
   const error = useRouteError()
   const sentence = isRouteErrorResponse(error)
-    ? typeof error.data === 'string'
-      ? error.data
-      : error.statusText
+    ? sentenceOf(error)
     : 'Something in the application failed. Your edits up to the last “Saved” are kept.'
   return (
     <main className="mx-auto max-w-xl p-12">

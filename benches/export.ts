@@ -4,6 +4,7 @@ import sharp from 'sharp'
 import { readSite } from '#core/formats/site-json'
 import { webFiles } from '#core/formats/web-files'
 import { finish, start, temporaryFolder } from '../e2e/application'
+import { watch } from '../torture/watch'
 import { print } from './measure'
 
 const data = temporaryFolder()
@@ -44,7 +45,9 @@ async function byHand(): Promise<number> {
 }
 
 const hand = await byHand()
+const stop = watch(app.url, () => 'the export')
 const first = await exported()
+const { longest } = await stop()
 const again = await exported()
 await app.stop('SIGKILL')
 rmSync(data, { recursive: true, force: true })
@@ -52,3 +55,10 @@ const figures = (ms: number) => `${(ms / 1000).toFixed(2)} and ${(hand / 1000).t
 const against = 'sharp making the same pictures'
 print({ what: 'export of the demo site', against, ratio: first / hand, wanted: 1.2, figures: figures(first) })
 print({ what: 'the same export again', against, ratio: again / hand, wanted: 0.1, figures: figures(again) })
+print({
+  what: 'longest that another request waited during the first export',
+  against: '100 ms',
+  ratio: longest / 100,
+  wanted: 1,
+  figures: `${Math.round(longest)} ms`,
+})

@@ -31,7 +31,7 @@ function report(what: string, times: Both, unit = 'ms') {
 const data = temporaryFolder()
 await finish('npx', ['tsx', 'bin/seed.ts'], { YARROWFINCH_DATA: data })
 const store = openStore(join(data, 'yarrowfinch.db'))
-const demo = listSites(store).find((one) => one.site.name === 'Hollin Ridge Observatory')!
+const demo = listSites(store).sites.find((one) => one.site.name === 'Hollin Ridge Observatory')!
 const large = { id: createSite(store, largeSite()), site: largeSite() }
 store.close()
 const sites = { demo, large }
@@ -61,7 +61,9 @@ async function saving(url: string): Promise<void> {
       const edit = { kind: 'field', block: site.pages[0]!.sections[0]!.id, field: 'name', value: `Name ${i}` }
       const body = JSON.stringify({ base: revisions[name], edits: [{ key: `k${i}`, edit }] })
       const from = performance.now()
-      const answer = (await (await fetch(`${url}/sites/${id}/edits`, { method: 'POST', body })).json()) as { revision: number }
+      const answer = (await (
+        await fetch(`${url}/sites/${id}/edits`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body })
+      ).json()) as { revision: number }
       if (i >= 50) times[name].push(performance.now() - from)
       revisions[name] = answer.revision
     }

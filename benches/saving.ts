@@ -21,6 +21,7 @@ async function overHttp(): Promise<number> {
     await (
       await fetch(`${app.url}/sites/${id}/edits`, {
         method: 'POST',
+        headers: { 'Content-Type': 'application/json' },
         body: JSON.stringify({ base, edits: [{ key: `k${base}`, edit }] }),
       })
     ).json()

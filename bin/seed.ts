@@ -12,7 +12,8 @@ const DEMO = ['chandler', 'observatory']
 // Loads the demo sites into a fresh database; one that has sites is left alone.
 const store = openStore()
 forgetDeleted(store)
-if (listSites(store).length === 0) {
+const { sites, unreadable } = listSites(store)
+if (sites.length + unreadable.length === 0) {
   for (const name of DEMO) {
     const site = readSite(readFileSync(join('demo', `${name}.site.json`), 'utf8'))
     const pictures = new Map(

@@ -1,6 +1,6 @@
-import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { composed, expect, saved, test } from './application'
+import { seriousOn } from './axe'
 
 const openStep = async (page: Page, url: string, name: string) => {
   await page.goto(url)
@@ -132,14 +132,7 @@ test('pages are ordered, renamed and left out of navigation that follows them; l
 })
 
 test('axe finds nothing serious on Brief, Copy, References, the chooser, the pages and the inbox', async ({ page, app }) => {
-  const serious = async (what: string) => {
-    const { violations } = await new AxeBuilder({ page }).exclude('iframe').analyze()
-    expect(
-      violations
-        .filter((one) => one.impact === 'serious' || one.impact === 'critical')
-        .map((one) => `${what}: ${one.id} ${one.nodes[0]!.html}`),
-    ).toEqual([])
-  }
+  const serious = async (what: string) => expect(await seriousOn(page), what).toEqual([])
   for (const name of ['Brief', 'Copy', 'References']) {
     await openStep(page, app.url, name)
     await serious(name)

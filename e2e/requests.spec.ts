@@ -112,7 +112,7 @@ test('bad requests get a sentence and a status of 4xx, and change nothing', asyn
     ],
     ['a revision from the future', request.get(`${edits}?since=-3`), 422, /wrong shape/],
     ['no picture', picture(Buffer.from('hello')), 422, /not a JPEG, PNG, WebP, AVIF or SVG/],
-    ['a picture of 31 MB', picture(Buffer.alloc(31 * 1024 * 1024)), 422, /30 MB at most/],
+    ['a picture of 31 MB', picture(Buffer.alloc(31 * 1024 * 1024)), 413, /30 MB at most/],
     ['a picture by a wrong name', request.get(`${app.url}/pictures/..%2f..%2fetc`), 422, /SHA-256/],
     ['a picture of a silly width', request.get(`${app.url}/pictures/${'a'.repeat(64)}?w=99999`), 404, /no such picture/],
     ['a font that is none', request.get(`${app.url}/fonts/passwd`), 404, /no such font/],

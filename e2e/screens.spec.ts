@@ -1,17 +1,9 @@
-import AxeBuilder from '@axe-core/playwright'
 import { composed, expect, openSite, saved, test } from './application'
+import { seriousOn } from './axe'
 import { boxesInView, middle, onScreen, reveal } from './views'
 import type { Page } from '@playwright/test'
 
 const SITE = 'Hollin Ridge Observatory'
-
-/** Serious findings of axe, in words. */
-async function serious(page: Page): Promise<string[]> {
-  const { violations } = await new AxeBuilder({ page }).exclude('iframe').analyze()
-  return violations
-    .filter((one) => one.impact === 'serious' || one.impact === 'critical')
-    .map((one) => `${one.id}: ${one.nodes.map((node) => node.html.slice(0, 160)).join(' | ')}`)
-}
 
 const press = async (page: Page, width: number, selector: string, nth = 0) => {
   await reveal(page, width, selector)
@@ -25,26 +17,26 @@ const names = (page: Page) => order(page).locator('[aria-roledescription=section
 test.describe('axe finds nothing serious', () => {
   test('on the sites, in Compose, Play and Deliver, and on the exported page', async ({ page, app }) => {
     await page.goto(app.url)
-    expect(await serious(page)).toEqual([])
+    expect(await seriousOn(page)).toEqual([])
     await openSite(page, app, SITE)
-    expect(await serious(page)).toEqual([])
+    expect(await seriousOn(page)).toEqual([])
     await press(page, 1280, 'h1')
     await expect(tray(page).getByRole('heading', { name: 'Heading', exact: true })).toBeVisible()
-    expect(await serious(page)).toEqual([])
+    expect(await seriousOn(page)).toEqual([])
     await page.getByRole('link', { name: 'Play page' }).click()
     await expect(page.getByLabel('Width of the page')).toBeVisible()
-    expect(await serious(page)).toEqual([])
+    expect(await seriousOn(page)).toEqual([])
     const exported = (await page.getByRole('link', { name: 'Open alone' }).getAttribute('href'))!
     await page.getByRole('link', { name: /Deliver/ }).click()
     await expect(page.getByRole('button', { name: 'Export the site' })).toBeVisible()
-    expect(await serious(page)).toEqual([])
+    expect(await seriousOn(page)).toEqual([])
     // The sandbox keeps axe's own script out, so the page is shown without it.
     await page.route('**/visit/**', async (route) => {
       const response = await route.fetch()
       await route.fulfill({ response, headers: { ...response.headers(), 'content-security-policy': '' } })
     })
     await page.goto(app.url + exported)
-    expect(await serious(page)).toEqual([])
+    expect(await seriousOn(page)).toEqual([])
   })
 })
 

@@ -1,8 +1,8 @@
-import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { convert } from 'fontverter'
 import { readFileSync } from 'node:fs'
 import { composed, expect, saved, test } from './application'
+import { seriousOn } from './axe'
 import { onScreen } from './views'
 
 const openStyle = async (page: Page, url: string) => {
@@ -325,18 +325,8 @@ test('axe finds nothing serious on the style screen, the specimen, the compariso
   page,
   app,
 }) => {
-  const serious = async (what: string) => {
-    const { violations } = await new AxeBuilder({ page })
-      .exclude('iframe')
-      .exclude('.specimen-states')
-      .exclude('[data-state-of$=disabled]')
-      .analyze()
-    expect(
-      violations
-        .filter((one) => one.impact === 'serious' || one.impact === 'critical')
-        .map((one) => `${what}: ${one.id} ${one.nodes[0]!.html}`),
-    ).toEqual([])
-  }
+  const left = ['.specimen-states', '[data-state-of$=disabled]']
+  const serious = async (what: string) => expect(await seriousOn(page, left), what).toEqual([])
   await openStyle(page, app.url)
   await page.locator('[data-role=link]').click()
   await page.locator('[data-state-of="primary rest"]').click()

@@ -73,6 +73,7 @@ test('a server killed during a stream of edits loses no acknowledged one', async
       try {
         const pending = fetch(`${app.url}/sites/${id}/edits`, {
           method: 'POST',
+          headers: { 'Content-Type': 'application/json' },
           body: JSON.stringify({ base: revision, edits: [{ key, edit }] }),
         })
         if (acknowledged.size === killAt) void app.stop('SIGKILL')

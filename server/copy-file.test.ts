@@ -46,6 +46,13 @@ describe('documents of copy', () => {
 
   test.each([
     ['a damaged Word document', docx(paragraph('A')).slice(0, 900), 'copy.docx', /“copy.docx” is no Word document/],
+    ['a Word document of 80 kB that unpacks to 20 MB', docx('<w:p/>'.repeat(3_500_000)), 'copy.docx', /weighs more than 10 MB/],
+    [
+      'one of a million and a half of empty paragraphs',
+      docx('<w:p/>'.repeat(1_500_000)),
+      'copy.docx',
+      /has more in it than can be read/,
+    ],
     ['a zip that is none', zipSync({ 'a.txt': strToU8('a') }), 'copy.docx', /is no Word document/],
     ['binary data', new Uint8Array([0x41, 0, 1, 2]), 'copy.txt', /holds binary data/],
     ['text in another encoding', new Uint8Array([0x41, 0xe9, 0x41]), 'copy.txt', /not text in UTF-8/],

@@ -1,9 +1,11 @@
 import Database from 'better-sqlite3'
 import { type BetterSQLite3Database, drizzle } from 'drizzle-orm/better-sqlite3'
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator'
-import { mkdirSync } from 'node:fs'
+import { existsSync, mkdirSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
+import { checkIntegrity, noteServer } from './backup'
 import * as schema from './schema'
+import { startUpkeep } from './upkeep'
 
 /** What the server keeps: the database, and the folder of pictures beside it. */
 export type Store = { db: BetterSQLite3Database<typeof schema>; folder: string; isOpen: () => boolean; close: () => void }
@@ -22,7 +24,8 @@ export function openStore(file = databaseFile()): Store {
   connection.pragma('journal_mode = WAL')
   connection.pragma('synchronous = FULL')
   connection.pragma('foreign_keys = ON')
-  connection.pragma('busy_timeout = 5000')
+  // Waiting stops all other requests as well, so it is short; whoever asked asks again.
+  connection.pragma('busy_timeout = 200')
   const db = drizzle(connection, { schema })
   migrate(db, { migrationsFolder: resolve('server', 'migrations') })
   return { db, folder, isOpen: () => connection.open, close: () => connection.close() }
@@ -33,6 +36,13 @@ const holder = globalThis as { yarrowfinchStore?: Store }
 
 /** The store of this process, opened at its first use. */
 export function store(): Store {
-  holder.yarrowfinchStore ??= openStore()
+  if (!holder.yarrowfinchStore) {
+    const file = databaseFile()
+    // Nothing is begun on a database that is not whole: what is written into it could make it worse.
+    if (existsSync(file)) checkIntegrity(file)
+    holder.yarrowfinchStore = openStore(file)
+    noteServer(file).catch(() => undefined)
+    startUpkeep(holder.yarrowfinchStore)
+  }
   return holder.yarrowfinchStore
 }

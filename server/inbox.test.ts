@@ -10,7 +10,8 @@ import { newSite } from '#core/site/defaults'
 import type { Site } from '#core/site/schema'
 import { walkPage } from '#core/site/tree'
 import { openStore, type Store } from './database'
-import { deleteEntry, listEntries, receiveEntry } from './inbox'
+import { deleteEntry, listEntries, MAX_ENTRIES, PAGE_OF_ENTRIES, pageAfter, receiveEntry } from './inbox'
+import { entries } from './schema'
 import { createSite } from './sites'
 import { visitFile } from './visit'
 
@@ -40,12 +41,12 @@ afterEach(() => {
 
 describe('the form inbox', () => {
   test('keeps what is sent under the labels of the form, and goes on to the confirmation', () => {
-    expect(send({ 'mail-address': ' ada@hollinridge.example ', other: 'x' })).toBe('thank-you.html')
-    expect(listEntries(store, id)).toMatchObject([
+    expect(send({ 'mail-address': ' ada@hollinridge.example ', other: 'x' })).toBe(`/visit/${id}/thank-you.html`)
+    expect(listEntries(store, id).entries).toMatchObject([
       { form: form.id, page: 'Landing page', fields: [{ name: 'Mail address', value: 'ada@hollinridge.example' }] },
     ])
-    deleteEntry(store, id, listEntries(store, id)[0]!.id)
-    expect(listEntries(store, id)).toEqual([])
+    deleteEntry(store, id, listEntries(store, id).entries[0]!.id)
+    expect(listEntries(store, id).entries).toEqual([])
     expect(() => deleteEntry(store, id, 'gone')).toThrow(/no longer in the inbox/)
   })
 
@@ -54,7 +55,7 @@ describe('the form inbox', () => {
     expect(() => send({ 'mail-address': 'nobody' })).toThrow('“nobody” is no mail address.')
     expect(() => send({ 'mail-address': `${'a'.repeat(10_001)}@b.example` })).toThrow(/more than 10,000/)
     expect(() => send({ 'mail-address': 'a@b.example' }, 'gone')).toThrow(/no longer on any page/)
-    expect(listEntries(store, id)).toEqual([])
+    expect(listEntries(store, id).entries).toEqual([])
   })
 
   test('tells two fields of one label apart, and names one without a label as the page does', async () => {
@@ -71,7 +72,7 @@ describe('the form inbox', () => {
     const names = [...html.matchAll(/<input type="email" name="([^"]+)"/g)].map((one) => one[1]!)
     expect(names).toEqual(['mail-address', 'email', 'mail-address-2'])
     send({ [names[0]!]: 'a@b.example', [names[1]!]: 'c@d.example', [names[2]!]: 'e@f.example' })
-    expect(listEntries(store, id)[0]!.fields).toEqual([
+    expect(listEntries(store, id).entries[0]!.fields).toEqual([
       { name: 'mail-address', value: 'a@b.example' },
       { name: 'email', value: 'c@d.example' },
       { name: 'mail-address-2', value: 'e@f.example' },
@@ -82,5 +83,56 @@ describe('the form inbox', () => {
     const page = await visitFile(store, id, 'index.html')
     expect(page!.bytes).toMatch(new RegExp(`<form[^>]* action="forms/${form.id}"`))
     expect(page!.bytes).toMatch(/<input type="email" name="mail-address" required/)
+  })
+
+  test('leads where the form says, whatever letters are in it, and nowhere else', () => {
+    const to = (link: unknown) => pageAfter(site, site.pages[0]!, { ...form, link } as typeof form, '/visit/s/')
+    const [first, second] = site.pages
+    expect(to(undefined)).toBe('/visit/s/index.html')
+    expect(to({ page: second!.id })).toBe(`/visit/s/${second!.address}.html`)
+    expect(to({ page: 'gone' })).toBe('/visit/s/index.html')
+    expect(to({ page: first!.id, section: first!.sections[0]!.id })).toMatch(/^\/visit\/s\/index\.html#[\w-]+$/)
+    expect(to({ href: '#visit' })).toBe('/visit/s/index.html#visit')
+    expect(to({ href: '/' })).toBe('/visit/s/')
+    expect(to({ href: second!.address })).toBe(`/visit/s/${second!.address}.html`)
+    expect(to({ href: 'https://münchen.example/größe ä?x=ü' })).toBe(
+      'https://xn--mnchen-3ya.example/gr%C3%B6%C3%9Fe%20%C3%A4?x=%C3%BC',
+    )
+    // What no document may hold any more, but one once could.
+    for (const href of ['//evil.example', 'https://a.example/\r\nSet-Cookie: x', '/\\evil.example'])
+      expect(to({ href })).toBe('/visit/s/index.html')
+  })
+
+  test('takes so many entries of a visitor in a minute, and of another still', () => {
+    const as = (visitor: string) =>
+      receiveEntry(store, id, form.id, new URLSearchParams({ 'mail-address': 'a@b.example' }), visitor)
+    for (let i = 0; i < 30; i++) as('one')
+    expect(() => as('one')).toThrow(/Wait a minute/)
+    expect(() => as('another')).not.toThrow()
+    expect(listEntries(store, id)).toMatchObject({ total: 31, page: 1, pages: 1, left: 0 })
+  })
+
+  test('lets the oldest entries leave when it is full, says so, and shows a page at a time', () => {
+    const rows = Array.from({ length: MAX_ENTRIES + 20 }, (_, i) => ({
+      id: `e${i}`,
+      site: id,
+      form: form.id,
+      page: 'Landing page',
+      fields: JSON.stringify([{ name: 'n', value: String(i) }]),
+      createdAt: new Date(1000 + i),
+    }))
+    for (let i = 0; i < rows.length; i += 500)
+      store.db
+        .insert(entries)
+        .values(rows.slice(i, i + 500))
+        .run()
+    send({ 'mail-address': 'newest@b.example' })
+    const inbox = listEntries(store, id)
+    expect(inbox).toMatchObject({ total: MAX_ENTRIES, left: 21, page: 1, pages: MAX_ENTRIES / PAGE_OF_ENTRIES })
+    expect(inbox.entries).toHaveLength(PAGE_OF_ENTRIES)
+    expect(inbox.entries[0]!.fields[0]!.value).toBe('newest@b.example')
+    const last = listEntries(store, id, 999)
+    expect(last.page).toBe(last.pages)
+    expect(last.entries.at(-1)!.fields[0]!.value).toBe('21')
   })
 })

@@ -1,18 +1,34 @@
-import { and, desc, eq } from 'drizzle-orm'
+import { and, count, desc, eq, inArray, sql } from 'drizzle-orm'
 import { nanoid } from 'nanoid'
 import { FormatError } from '#core/formats/site-json'
 import { fieldNames, labelOf } from '#core/render/field-names'
-import { pageFile } from '#core/render/own-links'
+import { sectionClasses } from '#core/render/names'
+import { isOwn, linkOfHref, pageFile } from '#core/render/own-links'
 import type { BlockOf } from '#core/blocks/index'
 import type { Page, Site } from '#core/site/schema'
 import { walk } from '#core/blocks/tree'
 import { walkPage } from '#core/site/tree'
+import { isHref, urlOf } from '#core/values/href'
 import type { Store } from './database'
-import { entries } from './schema'
+import { rateLimit } from './rate'
+import { entries, sites } from './schema'
 import { getSite, MissingError } from './sites'
 
 /** What a visitor sent with a form. */
 export type InboxEntry = { id: string; form: string; page: string; fields: { name: string; value: string }[]; createdAt: Date }
+
+/** A visitor who sends more than may be sent, for now. */
+export class TooManyError extends Error {
+  override name = 'TooManyError'
+}
+
+/** Most that one entry may weigh, bytes, and most entries that the inbox of a site holds. */
+export const MAX_ENTRY = 64 * 1024
+export const MAX_ENTRIES = 2000
+/** Entries on one page of the inbox. */
+export const PAGE_OF_ENTRIES = 50
+/** Entries that the forms of a site take of one visitor in a minute. */
+const isSeldom = rateLimit(30, 60_000)
 
 /** Most that one field may hold, characters. */
 const MAX_VALUE = 10_000
@@ -38,14 +54,61 @@ function check(field: BlockOf<'field'>, label: string, value: string): void {
     throw new FormatError(`“${value.slice(0, 80)}” is no mail address.`)
 }
 
+/** A URL as it may stand in a header: in ASCII, and without line breaks (RFC 9110, 10.2.2). */
+function inAscii(url: string): string {
+  const base = 'http://here'
+  const whole = new URL(url, base)
+  return whole.origin === base ? `${whole.pathname}${whole.search}${whole.hash}` : whole.href
+}
+
+/** Where a visitor goes after a form on a page: what it leads to, as the played pages have it; its own page, if that is nowhere. */
+export function pageAfter(site: Site, page: Page, { link }: BlockOf<'form'>, root: string): string {
+  const own = root + pageFile(page)
+  if (!link) return inAscii(own)
+  const found = 'href' in link ? (linkOfHref(site, link.href) ?? link) : link
+  if ('page' in found) {
+    const next = site.pages.find((one) => one.id === found.page)
+    const anchor = found.section === undefined ? undefined : sectionClasses(site).get(found.section)
+    return inAscii(next ? `${root}${pageFile(next)}${anchor === undefined ? '' : `#${anchor}`}` : own)
+  }
+  const { href } = found
+  if (!isHref(href) || (!isOwn(href) && !urlOf(href))) return inAscii(own)
+  if (!isOwn(href)) return inAscii(href)
+  return inAscii(href.startsWith('#') ? own + href : root + href.replace(/^\//, ''))
+}
+
+/** Lets the oldest entries of a site leave when there are more than the inbox holds, and counts them. */
+function makeRoom(store: Store, site: string): void {
+  const beyond = store.db
+    .select({ id: entries.id })
+    .from(entries)
+    .where(eq(entries.site, site))
+    .orderBy(desc(entries.createdAt), desc(entries.id))
+    .limit(1_000_000)
+    .offset(MAX_ENTRIES)
+    .all()
+  if (beyond.length === 0) return
+  const ids = beyond.map((one) => one.id)
+  store.db.delete(entries).where(inArray(entries.id, ids)).run()
+  store.db
+    .update(sites)
+    .set({ entriesLeft: sql`${sites.entriesLeft} + ${ids.length}` })
+    .where(eq(sites.id, site))
+    .run()
+}
+
 /**
  * Keeps what was sent with a form, and says where the visitor goes next.
- * @returns the file of the page that confirms it, or of the form's own page
- * @throws MissingError if the form is gone, FormatError if a field is not filled in as it should be
+ * @param visitor what tells visitors apart, of whom each may send so many entries in a minute
+ * @returns the URL of the page that confirms it, or of the form's own page
+ * @throws MissingError if the form is gone, FormatError if a field is not filled in as it should be, TooManyError
  */
-export function receiveEntry(store: Store, siteId: string, formId: string, sent: URLSearchParams): string {
+export function receiveEntry(store: Store, siteId: string, formId: string, sent: URLSearchParams, visitor = ''): string {
   const { site } = getSite(store, siteId)
   const { page, form } = findForm(site, formId)
+  // Found before anything is kept: an entry that is kept and not confirmed would be sent again.
+  const next = pageAfter(site, page, form, `/visit/${siteId}/`)
+  const now = new Date()
   const asked = fieldsOf(form)
   const labels = asked.map((one) => one.label)
   const fields = asked.map(({ field, label, name }) => {
@@ -53,27 +116,45 @@ export function receiveEntry(store: Store, siteId: string, formId: string, sent:
     check(field, label, value)
     return { name: labels.filter((one) => one === label).length > 1 || label === '' ? name : label, value: value.trim() }
   })
+  if (!isSeldom(`${siteId} ${visitor}`, now.getTime()))
+    throw new TooManyError('This form was sent very often just now. Wait a minute and send it again.')
   store.db
     .insert(entries)
-    .values({ id: nanoid(10), site: siteId, form: formId, page: page.name, fields: JSON.stringify(fields), createdAt: new Date() })
+    .values({ id: nanoid(10), site: siteId, form: formId, page: page.name, fields: JSON.stringify(fields), createdAt: now })
     .run()
-  const { link } = form
-  if (link && 'href' in link) return link.href
-  const next = link && 'page' in link ? site.pages.find((one) => one.id === link.page) : undefined
-  return pageFile(next ?? page)
+  makeRoom(store, siteId)
+  return next
 }
 
-/** The entries of a site, the newest first. */
-export function listEntries(store: Store, siteId: string): InboxEntry[] {
+/** A page of the inbox: some of its entries, how many there are, and how many have left it to make room. */
+export type InboxPage = { entries: InboxEntry[]; page: number; pages: number; total: number; left: number }
+
+/**
+ * One page of the entries of a site, the newest first.
+ * @param asked which page, from 1; the last one, if there are fewer
+ */
+export function listEntries(store: Store, siteId: string, asked = 1): InboxPage {
   getSite(store, siteId)
-  const rows = store.db.select().from(entries).where(eq(entries.site, siteId)).orderBy(desc(entries.createdAt)).all()
-  return rows.map(({ id, form, page, fields, createdAt }) => ({
+  const [{ total }] = store.db.select({ total: count() }).from(entries).where(eq(entries.site, siteId)).all() as [{ total: number }]
+  const site = store.db.select({ left: sites.entriesLeft }).from(sites).where(eq(sites.id, siteId)).get()
+  const pages = Math.max(1, Math.ceil(total / PAGE_OF_ENTRIES))
+  const page = Math.min(Math.max(1, asked), pages)
+  const rows = store.db
+    .select()
+    .from(entries)
+    .where(eq(entries.site, siteId))
+    .orderBy(desc(entries.createdAt), desc(entries.id))
+    .limit(PAGE_OF_ENTRIES)
+    .offset((page - 1) * PAGE_OF_ENTRIES)
+    .all()
+  const shown = rows.map(({ id, form, page, fields, createdAt }) => ({
     id,
     form,
     page,
     createdAt,
     fields: JSON.parse(fields) as InboxEntry['fields'],
   }))
+  return { entries: shown, page, pages, total, left: site?.left ?? 0 }
 }
 
 /** @throws MissingError */

@@ -1,11 +1,11 @@
 import { mockupBody } from '#core/render/mockup'
 import { viewportHeightFor } from '#core/grid/viewport-height'
-import { webFiles } from '#core/formats/web-files'
 import type { Page, Site } from '#core/site/schema'
 import type { Picture } from '#core/picture/picture'
 import type { Store } from './database'
 import { readFont } from './fonts'
-import { pictureAt, readOriginal } from './pictures'
+import { pictureAt, readOriginal, shownWidth } from './pictures'
+import { printed } from './web-export'
 
 const dataUrl = (type: string, bytes: Uint8Array) => `data:${type};base64,${Buffer.from(bytes).toString('base64')}`
 
@@ -17,12 +17,14 @@ export async function mockupMarkup(
   width: number,
   density: number,
 ): Promise<{ body: string }> {
-  const wanted = webFiles({ ...site, pages: [page] }, 'minified')
+  const wanted = await printed({ ...site, pages: [page] }, 'minified')
   const shown = new Map<string, Picture>(wanted.pictures.map((one) => [one.picture.hash, one.picture]))
   const pictures = new Map<string, string>()
   for (const [hash, picture] of shown) {
     const vector = picture.type === 'image/svg+xml'
-    const bytes = vector ? await readOriginal(store, hash) : await pictureAt(store, hash, Math.min(picture.width, width * density))
+    const bytes = vector
+      ? await readOriginal(store, hash)
+      : await pictureAt(store, hash, shownWidth(Math.min(picture.width, width * density)))
     if (bytes) pictures.set(hash, dataUrl(vector ? 'image/svg+xml' : 'image/webp', bytes))
   }
   const fonts = await Promise.all(

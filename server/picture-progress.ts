@@ -1,4 +1,3 @@
-import { availableParallelism } from 'node:os'
 import type { WantedPicture } from '#core/formats/web-files'
 import type { Store } from './database'
 import { pictureAt } from './pictures'
@@ -6,8 +5,11 @@ import { pictureAt } from './pictures'
 /** How far the making of pictures has come. */
 export type PictureProgress = { made: number; of: number }
 
+/** How many pictures wait in the queue at once for one who asks; the others are not begun if he leaves. */
+const AHEAD = 4
+
 /**
- * Makes pictures in the widths that are wanted, as many at once as the machine has cores, and keeps them. Gives its
+ * Makes pictures in the widths that are wanted, in turn with whoever else asks for some, and keeps them. Gives its
  * progress after each, and before the first; ends early if it is told to.
  */
 export async function* makePictures(
@@ -17,18 +19,19 @@ export async function* makePictures(
 ): AsyncGenerator<PictureProgress, undefined> {
   const waiting = wanted.filter((one) => one.width !== null)
   const of = waiting.length
+  const owner = Symbol('export')
   const running = new Set<Promise<void>>()
   const begin = () => {
     const one = waiting.shift()
     if (!one || signal?.aborted) return
     // One that cannot be made is named by the export itself.
-    const work: Promise<void> = pictureAt(store, one.picture.hash, one.width!)
+    const work: Promise<void> = pictureAt(store, one.picture.hash, one.width!, owner)
       .catch(() => undefined)
       .then(() => void running.delete(work))
     running.add(work)
   }
   yield { made: 0, of }
-  for (let i = 0; i < 2 * availableParallelism(); i++) begin()
+  for (let i = 0; i < AHEAD; i++) begin()
   for (let made = 1; running.size > 0; made++) {
     const before = running.size
     await Promise.race(running)

@@ -4,7 +4,7 @@ import { join } from 'node:path'
 import sharp, { type Sharp } from 'sharp'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { openStore, type Store } from './database'
-import { keptPictures, MAX_PICTURE, pictureAt, pictureType, readOriginal, storePicture } from './pictures'
+import { keptPictures, MAX_PICTURE, pictureAt, pictureType, readOriginal, shownWidth, storePicture } from './pictures'
 
 let folder: string
 let store: Store
@@ -33,6 +33,29 @@ describe('a picture', () => {
   test('that lies on its side has the size that it is seen in', async () => {
     const bytes = await bytesOf(drawn(320, 200).jpeg().withMetadata({ orientation: 6 }))
     expect(await storePicture(store, bytes, 'a.jpg')).toMatchObject({ width: 200, height: 320 })
+  })
+
+  test('is no drawing because its notes hold one', async () => {
+    const jpeg = await bytesOf(
+      drawn()
+        .jpeg()
+        .withMetadata({ exif: { IFD0: { ImageDescription: '<svg viewBox="0 0 9 9"></svg>' } } }),
+    )
+    expect(new TextDecoder('latin1').decode(jpeg.subarray(0, 4096))).toContain('<svg')
+    expect(await storePicture(store, jpeg, 'a.jpg')).toMatchObject({ type: 'image/jpeg', width: 320 })
+  })
+
+  test('that is too large is called so, and not damaged', async () => {
+    const wide = '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><path d="M0 0h9v9z"/></svg>'
+    expect(await storePicture(store, new TextEncoder().encode(`\uFEFF\n<?xml version="1.0"?>${wide}`), 'a.svg')).toMatchObject({
+      type: 'image/svg+xml',
+    })
+    const long = await bytesOf(drawn(31_000, 2).png())
+    await expect(storePicture(store, long, 'a.png')).rejects.toThrow(/31000 × 2 px.*30,000 px long at most/)
+  })
+
+  test('is shown in a few widths, whatever is asked for', () => {
+    expect([16, 160, 161, 900, 1600, 1601, 99_999].map(shownWidth)).toEqual([160, 160, 320, 1200, 1600, 2400, 4000])
   })
 
   test('is made smaller once, and never larger than it is', async () => {

@@ -2,14 +2,21 @@ import { eq, inArray } from 'drizzle-orm'
 import { createHash } from 'node:crypto'
 import { existsSync } from 'node:fs'
 import { readFile } from 'node:fs/promises'
+import { availableParallelism } from 'node:os'
 import { join } from 'node:path'
 import sharp, { type Metadata } from 'sharp'
 import { FormatError } from '#core/formats/site-json'
-import { cleanSvg } from '#core/formats/svg'
-import type { Picture } from '#core/picture/picture'
+import { MAX_SVG } from '#core/formats/svg'
+import { MAX_SIDE, type Picture } from '#core/picture/picture'
+import { weightInWords } from '#core/values/weight'
 import type { Store } from './database'
 import { writeWhole } from './files'
 import { pictures } from './schema'
+import { fairQueue } from './threads/fair-queue'
+import { inThread } from './threads/pool'
+
+// Each picture is read once, so what sharp remembers of it would only take memory.
+sharp.cache(false)
 
 /** Most that a picture may weigh, bytes. */
 export const MAX_PICTURE = 30 * 1024 * 1024
@@ -30,14 +37,25 @@ const hashOf = (bytes: Uint8Array) => createHash('sha256').update(bytes).digest(
 const originals = (store: Store) => join(store.folder, 'pictures')
 const derivatives = (store: Store) => join(store.folder, 'derivatives')
 
-const looksLikeSvg = (bytes: Uint8Array) => /<svg[\s>]/i.test(new TextDecoder().decode(bytes.subarray(0, 4096)))
+/** True for a text that has an svg element: a photo may have one among its notes, but begins with other bytes. */
+const looksLikeSvg = (bytes: Uint8Array) => {
+  const start = new TextDecoder()
+    .decode(bytes.subarray(0, 4096))
+    .replace(/^\uFEFF/, '')
+    .trimStart()
+  return start.startsWith('<') && /<svg[\s>]/i.test(start)
+}
 
 async function inspect(
   bytes: Uint8Array,
   name: string,
 ): Promise<{ bytes: Uint8Array; type: Picture['type']; width: number; height: number }> {
   if (looksLikeSvg(bytes)) {
-    const clean = cleanSvg(new TextDecoder().decode(bytes))
+    if (bytes.length > MAX_SVG)
+      throw new FormatError(`"${name}" weighs ${weightInWords(bytes.length)}. An SVG picture may weigh 2 MB at most.`)
+    const clean = await inThread(Symbol(name), 'clean-svg', new TextDecoder().decode(bytes), {
+      sentence: `"${name}" takes too long to clean. Simplify its paths, or use a PNG.`,
+    })
     return {
       bytes: new TextEncoder().encode(clean.text),
       type: 'image/svg+xml',
@@ -47,7 +65,7 @@ async function inspect(
   }
   let metadata: Metadata
   try {
-    metadata = await sharp(bytes, { limitInputPixels: MAX_PIXELS }).metadata()
+    metadata = await sharp(bytes, { limitInputPixels: false }).metadata()
   } catch {
     throw new FormatError(`"${name}" is not a JPEG, PNG, WebP, AVIF or SVG picture, or it is damaged.`)
   }
@@ -55,7 +73,14 @@ async function inspect(
   if (!type || !metadata.width || !metadata.height) {
     throw new FormatError(`"${name}" is a ${metadata.format} picture. JPEG, PNG, WebP, AVIF and SVG can be used.`)
   }
-  if (metadata.width * metadata.height > MAX_PIXELS) throw new FormatError(`"${name}" has more than 200 megapixels.`)
+  if (metadata.width * metadata.height > MAX_PIXELS)
+    throw new FormatError(
+      `"${name}" has ${Math.round((metadata.width * metadata.height) / 1e6)} megapixels. A picture may have 200 at most.`,
+    )
+  if (Math.max(metadata.width, metadata.height) > MAX_SIDE)
+    throw new FormatError(
+      `"${name}" is ${metadata.width} × ${metadata.height} px. A picture may be ${MAX_SIDE.toLocaleString('en-GB')} px long at most.`,
+    )
   try {
     // Reading all of it finds a file that was cut short, which its header does not show.
     await sharp(bytes, { limitInputPixels: MAX_PIXELS, failOn: 'truncated' }).resize(16).toBuffer()
@@ -78,7 +103,7 @@ async function inspect(
 export async function storePicture(store: Store, input: Uint8Array, name: string): Promise<StoredPicture> {
   if (input.length === 0) throw new FormatError(`"${name}" is empty.`)
   if (input.length > MAX_PICTURE) {
-    throw new FormatError(`"${name}" weighs ${(input.length / 1024 / 1024).toFixed(1)} MB. A picture may weigh 30 MB at most.`)
+    throw new FormatError(`"${name}" weighs ${weightInWords(input.length)}. A picture may weigh 30 MB at most.`)
   }
   const { bytes, type, width, height } = await inspect(input, name)
   const hash = hashOf(bytes)
@@ -108,21 +133,41 @@ export function keptPictures(store: Store, hashes: readonly string[]): Set<strin
   return new Set(rows.map((row) => row.hash))
 }
 
+/** Threads that Node has for files and pictures; two are left free, so that no file waits for a picture. */
+const THREADS = Number(process.env.UV_THREADPOOL_SIZE ?? 4)
+const resizing = fairQueue(Math.max(1, Math.min(availableParallelism(), THREADS - 2)))
+
+/** Widths that the screens show pictures in, px. */
+const SHOWN = [160, 320, 640, 1200, 1600, 2400, 4000] as const
+
+/** The least of the widths that pictures are shown in which is no less than the one that is asked for, px. */
+export const shownWidth = (asked: number): number => SHOWN.find((one) => one >= asked) ?? SHOWN.at(-1)!
+
 const making = new Map<string, Promise<Uint8Array>>()
 
-/** A picture at a width in px, as WebP; made at its first use and kept. `undefined` if the picture is not kept here. */
-export async function pictureAt(store: Store, hash: string, width: number): Promise<Uint8Array | undefined> {
+/**
+ * A picture at a width in px, as WebP; made at its first use and kept. `undefined` if the picture is not kept here.
+ * @param owner who asks: of those who wait each is served in turn
+ */
+export async function pictureAt(
+  store: Store,
+  hash: string,
+  width: number,
+  owner: unknown = Symbol(hash),
+): Promise<Uint8Array | undefined> {
   const name = `${hash}-${width}.webp`
   const file = join(derivatives(store), name)
   if (existsSync(file)) return new Uint8Array(await readFile(file))
   if (!existsSync(join(originals(store), hash))) return undefined
   let work = making.get(name)
   if (!work) {
-    work = sharp(join(originals(store), hash), { limitInputPixels: MAX_PIXELS })
-      .rotate()
-      .resize({ width, withoutEnlargement: true })
-      .webp({ quality: 78, effort: 3 })
-      .toBuffer()
+    work = resizing(owner, () =>
+      sharp(join(originals(store), hash), { limitInputPixels: MAX_PIXELS })
+        .rotate()
+        .resize({ width, withoutEnlargement: true })
+        .webp({ quality: 78, effort: 3 })
+        .toBuffer(),
+    )
       .then(async (bytes) => {
         await writeWhole(derivatives(store), name, bytes)
         return new Uint8Array(bytes)

@@ -13,6 +13,11 @@ export const sites = sqliteTable('sites', {
   deletedAt: integer('deleted_at', { mode: 'timestamp_ms' }),
   /** The revision that was last exported. */
   exportedRevision: integer('exported_revision'),
+  /** The document as it was when it was last read whole and found valid, and its revision: what a damaged site returns to. */
+  goodDocument: text('good_document'),
+  goodRevision: integer('good_revision'),
+  /** How many entries have left the form inbox to make room for newer ones. */
+  entriesLeft: integer('entries_left').notNull().default(0),
 })
 
 /** Every edit that a site has had, in order: revision n is the document after edit n. */

@@ -1,11 +1,11 @@
 import { FormatError } from '#core/formats/site-json'
-import { readSiteFile, writeSiteZip } from '#core/formats/site-zip'
 import type { Site } from '#core/site/schema'
 import { createHash } from 'node:crypto'
 import type { Store } from './database'
 import { readFont, storeFont } from './fonts'
 import { keptPictures, readOriginal, storePicture } from './pictures'
 import { createSite } from './sites'
+import { inThread } from './threads/pool'
 
 /**
  * Opens a site file as a new site. Every picture is checked and cleaned as an upload is, and must have the hash that
@@ -14,7 +14,9 @@ import { createSite } from './sites'
  * @throws FormatError; nothing is kept then but pictures that no site uses
  */
 export async function importSite(store: Store, bytes: Uint8Array): Promise<string> {
-  const file = readSiteFile(bytes)
+  const file = await inThread(Symbol('import'), 'read-site', bytes, {
+    sentence: 'The site file takes too long to read, or has more in it than can be opened.',
+  })
   const renamed = new Map<string, string>()
   for (const picture of file.site.pictures) {
     const content = file.pictures.get(picture.hash)
@@ -61,5 +63,5 @@ export async function exportSiteFile(store: Store, site: Site): Promise<Uint8Arr
     const bytes = await readFont(`${hash}.woff2`, store.folder)
     if (bytes) fonts.set(hash, bytes)
   }
-  return writeSiteZip({ site, pictures, fonts })
+  return inThread(Symbol('file'), 'write-site', { site, pictures, fonts })
 }

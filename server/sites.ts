@@ -3,14 +3,20 @@ import { freeze } from 'immer'
 import { nanoid } from 'nanoid'
 import { applyEdit, type Edit } from '#core/edits/index'
 import { EditError } from '#core/edits/edit'
-import { checkSite } from '#core/formats/site-json'
+import { checkSite, FormatError } from '#core/formats/site-json'
 import type { Site } from '#core/site/schema'
+import { announceRevision } from './company'
 import type { Store } from './database'
 import { edits, sites } from './schema'
 
 /** A site that is not there, or no longer. */
 export class MissingError extends Error {
   override name = 'MissingError'
+}
+
+/** A site whose document, as it is on the disk, is not one: it cannot be shown, only taken out or brought back to a revision before. */
+export class UnreadableError extends Error {
+  override name = 'UnreadableError'
 }
 
 export type SiteRecord = {
@@ -37,17 +43,30 @@ const HEAD = {
   documentRevision: sites.documentRevision,
   updatedAt: sites.updatedAt,
   exportedRevision: sites.exportedRevision,
+  goodRevision: sites.goodRevision,
 }
 type Head = Pick<typeof sites.$inferSelect, keyof typeof HEAD>
 
-/** The document of a site at its newest revision: as it was last written, with the edits since. */
-function readDocument(store: Store, { id, documentRevision }: Head): Site {
+/**
+ * The document of a site at its newest revision: as it was last written, with the edits since. What has been read whole
+ * and found valid is kept beside it, to return to.
+ * @throws UnreadableError
+ */
+function readDocument(store: Store, { id, documentRevision, goodRevision }: Head): Site {
   const row = store.db.select({ document: sites.document }).from(sites).where(eq(sites.id, id)).get()
-  const written = checkSite(JSON.parse(row!.document))
-  return freeze(
-    editsSince(store, id, documentRevision).reduce((site, { edit }) => applyEdit(site, edit).site, written),
-    true,
-  )
+  try {
+    const written = checkSite(JSON.parse(row!.document))
+    const site = editsSince(store, id, documentRevision).reduce((before, { edit }) => applyEdit(before, edit).site, written)
+    if (goodRevision !== documentRevision) keepGood(store, id, row!.document, documentRevision)
+    return freeze(site, true)
+  } catch (error) {
+    if (!(error instanceof FormatError || error instanceof EditError || error instanceof SyntaxError)) throw error
+    throw new UnreadableError(`This site cannot be read. ${error.message}`)
+  }
+}
+
+function keepGood(store: Store, id: string, goodDocument: string, goodRevision: number): void {
+  store.db.update(sites).set({ goodDocument, goodRevision }).where(eq(sites.id, id)).run()
 }
 
 function toRecord(store: Store, head: Head): SiteRecord {
@@ -58,13 +77,28 @@ function toRecord(store: Store, head: Head): SiteRecord {
   return { id, revision, site, updatedAt, exportedRevision }
 }
 
-/** All sites, the one that was edited last first. */
-export function listSites(store: Store): SiteRecord[] {
+/** A site that cannot be read. */
+export type Unreadable = { id: string; problem: string; revision: number; updatedAt: Date }
+
+/** All sites, the one that was edited last first, and those that cannot be read. */
+export function listSites(store: Store): { sites: SiteRecord[]; unreadable: Unreadable[] } {
   const heads = store.db.select(HEAD).from(sites).where(isNull(sites.deletedAt)).orderBy(desc(sites.updatedAt)).all()
-  return heads.map((head) => toRecord(store, head))
+  const unreadable: Unreadable[] = []
+  const readable = heads.flatMap((head) => {
+    try {
+      return [toRecord(store, head)]
+    } catch (error) {
+      if (!(error instanceof UnreadableError)) throw error
+      const { id, revision, updatedAt } = head
+      unreadable.push({ id, problem: error.message, revision, updatedAt })
+      return []
+    }
+  })
+  return { sites: readable, unreadable }
 }
 
-function headOf(store: Store, id: string): Head {
+/** @throws MissingError */
+export function headOf(store: Store, id: string): Head {
   const head = store.db
     .select(HEAD)
     .from(sites)
@@ -74,8 +108,11 @@ function headOf(store: Store, id: string): Head {
   return head
 }
 
-/** @throws MissingError */
+/** @throws MissingError, UnreadableError */
 export const getSite = (store: Store, id: string): SiteRecord => toRecord(store, headOf(store, id))
+
+/** Has a site read from the disk again when it is next asked for. */
+export const forgetKnown = (store: Store, id: string): void => void cached(store).delete(id)
 
 /** Edits after which the document is written anew at once; fewer wait until nothing has been edited for a while. */
 const MOST_BEHIND = 500
@@ -112,9 +149,10 @@ function writeLater(store: Store, id: string): void {
 export function createSite(store: Store, site: Site): string {
   const id = nanoid(10)
   const now = new Date()
+  const document = JSON.stringify(site)
   store.db
     .insert(sites)
-    .values({ id, revision: 0, document: JSON.stringify(site), createdAt: now, updatedAt: now })
+    .values({ id, revision: 0, document, goodDocument: document, goodRevision: 0, createdAt: now, updatedAt: now })
     .run()
   return id
 }
@@ -210,6 +248,7 @@ export function saveEdits(store: Store, id: string, base: number, incoming: read
   if (saved) {
     // Only what has been committed is known.
     cached(store).set(id, saved)
+    announceRevision(id, saved.revision)
     if (saved.revision - head.documentRevision >= MOST_BEHIND) writeDocument(store, id)
     else writeLater(store, id)
   }

@@ -1,23 +1,8 @@
-import { webFiles, type WebFiles } from '#core/formats/web-files'
 import type { Store } from './database'
 import { readFont } from './fonts'
 import { pictureAt, readOriginal } from './pictures'
 import { getSite } from './sites'
-
-const printed = new WeakMap<Store, Map<string, { revision: number; files: WebFiles }>>()
-
-/** The files of a site's newest revision, printed once for each. */
-function filesOf(store: Store, id: string): WebFiles {
-  const { revision, site } = getSite(store, id)
-  let sites = printed.get(store)
-  if (!sites) printed.set(store, (sites = new Map()))
-  const known = sites.get(id)
-  if (known?.revision === revision) return known.files
-  // Forms reach the local inbox, wherever the export would send them.
-  const files = webFiles(site, 'readable', (form) => `forms/${form.id}`)
-  sites.set(id, { revision, files })
-  return files
-}
+import { printed } from './web-export'
 
 /** One file of a site as its export would have it; `undefined` if there is none of that name. */
 export async function visitFile(
@@ -25,7 +10,7 @@ export async function visitFile(
   id: string,
   name: string,
 ): Promise<{ bytes: Uint8Array | string; type: string } | undefined> {
-  const files = filesOf(store, id)
+  const files = await printed(getSite(store, id).site, 'readable', 'played')
   const text = files.texts.find((one) => one.file === name)
   if (text)
     return {

@@ -1,9 +1,10 @@
 import { strToU8 } from 'fflate'
-import { type WebFiles, webFiles } from '#core/formats/web-files'
 import type { Layout } from '#core/render/rules'
 import type { Picture } from '#core/picture/picture'
 import type { Site } from '#core/site/schema'
 import { cutFont } from './fonts'
+import type { Printed } from './threads/jobs'
+import { inThread } from './threads/pool'
 
 export type ExportedFile = { file: string; bytes: Uint8Array }
 
@@ -13,16 +14,37 @@ export type PictureSource = (picture: Picture, width: number | null) => Promise<
 /** Gives the bytes of a font file by its name. */
 export type FontSource = (name: string) => Promise<Uint8Array | undefined>
 
+/** How forms are printed: as the export sends them, or as a played page does. */
+type Forms = 'exported' | 'played'
+
+const known = new WeakMap<Site, Map<string, Promise<Printed>>>()
+
+/** The files of a site's export, printed in another thread, once for each document. */
+export function printed(site: Site, style: Layout, forms: Forms = 'exported'): Promise<Printed> {
+  let made = known.get(site)
+  if (!made) known.set(site, (made = new Map()))
+  const key = `${style} ${forms}`
+  let files = made.get(key)
+  if (!files) {
+    made.set(key, (files = inThread(site, 'print', { site, style, forms }, { ms: 60_000 })))
+    files.catch(() => made.delete(key))
+  }
+  return files
+}
+
 /** The fonts of an export, cut to the characters that its pages show; without bytes where one is not to be had. */
 export async function cutFonts(
-  wanted: WebFiles,
+  wanted: Printed,
   source: FontSource,
 ): Promise<{ name: string; file: string; bytes: Uint8Array | undefined }[]> {
-  const characters = wanted.characters()
   const made = []
   for (const { file, font } of wanted.fonts) {
     const bytes = await source(font.name)
-    made.push({ name: font.family.name, file, bytes: bytes && (await cutFont(font.name, bytes, characters)) })
+    made.push({
+      name: font.family.name,
+      file,
+      bytes: bytes && (await cutFont(wanted, font.name, bytes, wanted.characters)),
+    })
   }
   return made
 }
@@ -37,7 +59,7 @@ export async function exportFiles(
   source: PictureSource,
   fontSource: FontSource,
 ): Promise<{ files: ExportedFile[]; missing: string[] }> {
-  const wanted = webFiles(site, style)
+  const wanted = await printed(site, style)
   const files: ExportedFile[] = wanted.texts.map(({ file, text }) => ({ file, bytes: strToU8(text) }))
   const missing: string[] = []
   const made = await Promise.all(wanted.pictures.map(async (one) => ({ ...one, bytes: await source(one.picture, one.width) })))

@@ -13,10 +13,8 @@ export function Several<V extends string>({ label, value, options, onChange }: S
   const chosen = options.filter((one) => value.includes(one.value))
   return (
     <Popover.Root>
-      <Popover.Trigger
-        aria-label={label}
-        className="min-h-[26px] min-w-0 rounded-2 border border-line-strong bg-field px-1.5 text-left hover:border-ink print:border-0"
-      >
+      <Popover.Trigger className="min-h-[26px] min-w-0 rounded-2 border border-line-strong bg-field px-1.5 text-left hover:border-ink print:border-0">
+        <span className="sr-only">{label}: </span>
         {chosen.map((one) => one.label).join(', ')}
       </Popover.Trigger>
       <Popover.Portal>

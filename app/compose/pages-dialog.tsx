@@ -1,7 +1,7 @@
 import { ArrowDown, ArrowUp } from 'lucide-react'
 import { useNavigate } from 'react-router'
 import { brokenLinks } from '#core/analysis/links'
-import { addressSchema } from '#core/site/schema'
+import { addressSchema } from '#core/site/address'
 import { slug } from '#core/render/names'
 import { Button, IconButton } from '../ui/button'
 import { VerdictLine } from '../ui/verdict'

@@ -1,5 +1,6 @@
 import type { Edit } from '#core/edits/index'
 import { linksAfterRename } from '#core/analysis/links'
+import { freeAddress } from '#core/site/address'
 import { newPage } from '#core/site/defaults'
 import type { Page } from '#core/site/schema'
 import { type SessionStore, edit, editAll, makeId } from '../session/store'
@@ -7,10 +8,8 @@ import { type SessionStore, edit, editAll, makeId } from '../session/store'
 /** Adds an empty page at the end of the site and opens it. */
 export function addPage(store: SessionStore, open: (id: string) => void): void {
   const { site } = store.getState().session
-  const taken = new Set(site.pages.map((one) => one.address))
-  let n = site.pages.length + 1
-  while (taken.has(`page-${n}`)) n++
-  const page = newPage(makeId, `Page ${n}`, `page-${n}`)
+  const n = site.pages.length + 1
+  const page = newPage(makeId, `Page ${n}`, freeAddress(site.pages, `page-${n}`))
   if (edit(store, { kind: 'page-add', index: site.pages.length, page })) open(page.id)
 }
 

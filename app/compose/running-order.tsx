@@ -1,7 +1,7 @@
 import { closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
 import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable'
 import { CSS } from '@dnd-kit/utilities'
-import { Copy, Eye, EyeOff, LayoutTemplate, MoreHorizontal, Pencil, Plus, Trash2 } from 'lucide-react'
+import { Copy, Eye, EyeOff, LayoutTemplate, MoreHorizontal, Pencil, Plus, Trash2, UserRound } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
 import { memo, useEffect, useRef, useState } from 'react'
 import { Link } from 'react-router'
@@ -216,7 +216,10 @@ const SectionItem = memo(function SectionItem({ section, index, open, selection,
             onDoubleClick={() => setRenaming(true)}
           >
             <span className="figure text-ink-2">{String(index + 1).padStart(2, '0')}</span>
-            <span className="truncate font-semibold">{blockName(section)}</span>
+            <span className="flex min-w-0 items-center gap-1.5">
+              <span className="truncate font-semibold">{blockName(section)}</span>
+              <WorkedOn section={section} />
+            </span>
             <span className="figure pl-1 text-ink-2 group-hover:invisible">
               {filled}/{all}
             </span>
@@ -348,5 +351,23 @@ function SectionMenu({ section, onRename }: { section: Section; onRename: () => 
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
     </DropdownMenu.Root>
+  )
+}
+
+/** A mark on a section that somebody else works in. */
+function WorkedOn({ section }: { section: Section }) {
+  const others = useSession((state) => state.others)
+  if (others.length === 0) return null
+  const inside = new Set([...walk(section)].map((one) => one.id))
+  if (!others.some(({ block }) => block !== null && inside.has(block))) return null
+  return (
+    <UserRound
+      role="img"
+      aria-label="Somebody else works here"
+      aria-hidden={false}
+      size={13}
+      strokeWidth={2}
+      className="shrink-0 text-reed"
+    />
   )
 }

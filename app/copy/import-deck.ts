@@ -3,19 +3,12 @@ import type { Deck } from '#core/deck/passage'
 import { reconcile } from '#core/reconcile/reconcile'
 import { applyEdit, type Edit } from '#core/edits/index'
 import { slug } from '#core/render/names'
+import { freeAddress } from '#core/site/address'
 import { newPage } from '#core/site/defaults'
-import type { Site } from '#core/site/schema'
 import { type SessionStore, editAll, makeId } from '../session/store'
 
 /** What becomes of a page of a document that the site does not have: the page at hand, a new page, or words without a page. */
 export type Destination = 'this' | 'new' | 'keep'
-
-function freeAddress(site: Site, name: string): string {
-  const start = slug(name).slice(0, 60)
-  let address = start
-  for (let n = 2; site.pages.some((page) => page.address === address); n++) address = `${start}-${n}`
-  return address
-}
 
 /**
  * Brings a document into the deck as one step: pages that it needs, and its words. No word of the site is deleted;
@@ -39,7 +32,7 @@ export function importDeck(
   for (const [name, destination] of Object.entries(destinations)) {
     if (destination === 'this') make({ kind: 'page-field', page: pageId, values: { name } })
     else if (destination === 'new')
-      make({ kind: 'page-add', index: site.pages.length, page: newPage(makeId, name, freeAddress(site, name)) })
+      make({ kind: 'page-add', index: site.pages.length, page: newPage(makeId, name, freeAddress(site.pages, slug(name))) })
   }
   const words = reconcile(site, deck, { language, links: deckLinks(site), makeId, missing: 'keep', home: pageId })
   return editAll(store, `import of ${label}`.slice(0, 120), [...edits, ...words])

@@ -28,7 +28,7 @@ export async function exportSite(
   const pictures = await fetch(`/sites/${siteId}/export/pictures`, { signal })
   if (!pictures.ok || !pictures.body) throw new Error(await sentenceOf(pictures))
   for await (const progress of linesOf(pictures.body)) onProgress(progress)
-  const response = await fetch(`/sites/${siteId}/as/web?style=${style}`, { signal })
+  const response = await fetch(`/sites/${siteId}/as/web?style=${style}`, { method: 'POST', signal })
   if (!response.ok) throw new Error(await sentenceOf(response))
   const name = /filename="([^"]+)"/.exec(response.headers.get('Content-Disposition') ?? '')?.[1] ?? 'site.zip'
   download(await response.blob(), name)

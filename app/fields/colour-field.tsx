@@ -20,10 +20,7 @@ function Field({ label, value, onChange }: ColourFieldProps) {
   const hex = value ? hexOf(value, colours) : undefined
   return (
     <Popover.Root onOpenChange={() => (gesture.current = newGesture())}>
-      <Popover.Trigger
-        aria-label={label}
-        className="flex h-[26px] min-w-0 flex-1 items-center gap-2 rounded-2 border border-line-strong bg-field px-1.5 text-left hover:border-ink"
-      >
+      <Popover.Trigger className="flex h-[26px] min-w-0 flex-1 items-center gap-2 rounded-2 border border-line-strong bg-field px-1.5 text-left hover:border-ink">
         <span
           className="h-4 w-4 shrink-0 rounded-2 border border-line-strong"
           style={
@@ -32,6 +29,7 @@ function Field({ label, value, onChange }: ColourFieldProps) {
               : { background: 'linear-gradient(to top right, #fff 47%, #A8401F 47% 53%, #fff 53%)' }
           }
         />
+        <span className="sr-only">{label}:</span>
         <span className="truncate">
           {value ? 'role' in value ? value.role : value.hex : <span className="text-muted">Not set</span>}
         </span>

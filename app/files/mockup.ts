@@ -1,4 +1,5 @@
 import type { Page } from '#core/site/schema'
+import { pageNonce } from '../nonce'
 import { slug } from '#core/render/names'
 
 /** Greatest side of a canvas that browsers draw, px. */
@@ -10,7 +11,7 @@ async function measure(body: string, width: number): Promise<number> {
   frame.setAttribute('sandbox', 'allow-same-origin')
   frame.style.cssText = `position:fixed;left:-10000px;top:0;width:${width}px;height:800px;border:0`
   const loaded = new Promise((resolve) => frame.addEventListener('load', resolve, { once: true }))
-  frame.srcdoc = `<!doctype html><html><head></head>${body}</html>`
+  frame.srcdoc = `<!doctype html><html><head></head>${body.replace('<style>', `<style nonce="${pageNonce()}">`)}</html>`
   document.body.append(frame)
   try {
     await loaded

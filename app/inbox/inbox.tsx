@@ -11,13 +11,14 @@ export type InboxProps = {
   page: Page
   revision: number
   exportedRevision: number | null
-  entries: Entry[]
+  inbox: { entries: Entry[]; page: number; pages: number; total: number; left: number }
 }
 
 const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
 
 /** What visitors of the played pages sent with their forms. */
-export function Inbox({ siteId, site, page, revision, exportedRevision, entries }: InboxProps) {
+export function Inbox({ siteId, site, page, revision, exportedRevision, inbox }: InboxProps) {
+  const { entries, total, left } = inbox
   return (
     <div className="flex h-screen flex-col overflow-clip">
       <TopBar
@@ -38,7 +39,12 @@ export function Inbox({ siteId, site, page, revision, exportedRevision, entries 
             else. Give a form an address in Compose before the site is handed over.
           </p>
           <p className="mt-4 text-label text-ink-2">
-            <span className="figure">{entries.length}</span> {entries.length === 1 ? 'entry' : 'entries'}
+            <span className="figure">{total}</span> {total === 1 ? 'entry' : 'entries'}
+            {left > 0 && (
+              <>
+                ; the oldest <span className="figure">{left}</span> left to make room for newer ones
+              </>
+            )}
           </p>
           <ul>
             {entries.map((entry) => (
@@ -64,11 +70,34 @@ export function Inbox({ siteId, site, page, revision, exportedRevision, entries 
               </li>
             ))}
           </ul>
+          {inbox.pages > 1 && <Parts page={inbox.page} pages={inbox.pages} />}
           {entries.length === 0 && (
             <p className="mt-6 text-ink-2">Nothing has arrived yet. Play a page with a form, fill it in and send it.</p>
           )}
         </div>
       </main>
     </div>
+  )
+}
+
+/** The way through an inbox of more than one part. */
+function Parts({ page, pages }: { page: number; pages: number }) {
+  const step = 'inline-flex min-h-6 items-center underline'
+  return (
+    <nav aria-label="Parts of the inbox" className="mt-6 flex items-center gap-4 border-t border-line-strong pt-3">
+      {page > 1 && (
+        <Link className={step} to={`?part=${page - 1}`}>
+          Newer
+        </Link>
+      )}
+      <span className="figure text-ink-2">
+        {page} of {pages}
+      </span>
+      {page < pages && (
+        <Link className={step} to={`?part=${page + 1}`}>
+          Older
+        </Link>
+      )}
+    </nav>
   )
 }

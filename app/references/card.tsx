@@ -24,8 +24,18 @@ const CORNERS = [
 ]
 
 /** What a card is, for those who hear the board. */
-const nameOf = (card: BoardCard) =>
-  `${card.kind}${card.caption === '' ? '' : `: ${card.caption}`}${card.kind === 'colour' ? ` ${card.hex}` : ''}`
+const EMPTY_NOTE = 'An empty note'
+
+/** The words that a card shows on its face. */
+function shownOn(card: BoardCard): string {
+  if (card.kind === 'colour') return card.hex
+  if (card.kind === 'type') return card.sample
+  return card.kind === 'note' ? card.text || EMPTY_NOTE : ''
+}
+
+/** What a card is called: its kind, what is liked in it, and what it shows, since who speaks to a screen says what he sees. */
+const nameOf = (card: BoardCard): string =>
+  [`${card.kind}${card.caption === '' ? '' : `: ${card.caption}`}`, shownOn(card)].filter((one) => one !== '').join(' ')
 
 /** A card of the board: it is moved by its face, and sized at its lower right corner. */
 export const Card = memo(function Card({ card, chosen, picking, onPicked, onGrab, onPress, onMove, onRelease }: CardProps) {
@@ -114,7 +124,7 @@ function Face({ card, picking, onPicked }: { card: BoardCard; picking: boolean; 
     case 'note':
       return (
         <div className="h-full overflow-hidden whitespace-pre-wrap border-l-2 border-yarrow bg-panel p-2">
-          {card.text === '' ? <span className="text-muted">An empty note</span> : card.text}
+          {card.text === '' ? <span className="text-muted">{EMPTY_NOTE}</span> : card.text}
         </div>
       )
   }

@@ -3,14 +3,32 @@ import { ZodError } from 'zod'
 import { EditError } from '#core/edits/edit'
 import { FormatError } from '#core/formats/site-json'
 import type { Page, Site } from '#core/site/schema'
+import { BackupError } from '#server/backup'
+import { MediaTypeError, TooLargeError } from '#server/body'
 import { store } from '#server/database'
-import { getSite, MissingError } from '#server/sites'
+import { TooManyError } from '#server/inbox'
+import { getSite, MissingError, UnreadableError } from '#server/sites'
 
 const problem = (status: number, sentence: string) => Response.json({ problem: sentence }, { status })
 
-/** A failure that is the caller's, as status and sentence; `undefined` for one that is ours. */
+const codeOf = (error: unknown): string =>
+  typeof error === 'object' && error !== null && 'code' in error
+    ? String(error.code).replace(/^(SQLITE_(FULL|BUSY|LOCKED)).*/, '$1')
+    : ''
+
+/** A failure that is the caller's, or the disk's, as status and sentence; `undefined` for one that is ours. */
 function verdict(error: unknown): { status: number; sentence: string } | undefined {
   if (error instanceof MissingError) return { status: 404, sentence: error.message }
+  const code = codeOf(error)
+  if (code === 'SQLITE_FULL' || code === 'ENOSPC')
+    return { status: 507, sentence: 'The disk is full, so nothing could be kept. Make room, and it is tried again.' }
+  if (code === 'SQLITE_BUSY' || code === 'SQLITE_LOCKED')
+    return { status: 503, sentence: 'Another process holds the database, so nothing could be kept. It is tried again.' }
+  if (error instanceof BackupError) return { status: 503, sentence: error.message }
+  if (error instanceof UnreadableError) return { status: 503, sentence: error.message }
+  if (error instanceof TooLargeError) return { status: 413, sentence: error.message }
+  if (error instanceof MediaTypeError) return { status: 415, sentence: error.message }
+  if (error instanceof TooManyError) return { status: 429, sentence: error.message }
   if (error instanceof FormatError) return { status: 422, sentence: error.message }
   if (error instanceof EditError) return { status: 409, sentence: error.message }
   if (error instanceof ZodError) {
@@ -68,22 +86,14 @@ export function sentenceOf(error: unknown): { status: number; sentence: string }
   return found
 }
 
-/** Most that the body of an edit request may weigh, bytes. */
-const MAX_JSON = 8 * 1024 * 1024
-
-/** Reads a JSON body. @throws FormatError if it is too large or not JSON */
-export async function readJson(request: Request): Promise<unknown> {
-  const text = await request.text()
-  if (text.length > MAX_JSON) throw new FormatError('The request weighs more than 8 MB.')
-  try {
-    return JSON.parse(text)
-  } catch {
-    throw new FormatError('The request is not JSON.')
-  }
-}
-
 /** Headers of a file that never changes under its address. */
-export const FOREVER = {
-  'Cache-Control': 'public, max-age=31536000, immutable',
-  'Access-Control-Allow-Origin': '*',
-}
+export const FOREVER = { 'Cache-Control': 'public, max-age=31536000, immutable' }
+
+/**
+ * Headers that let a page in a sandbox, whose origin is nobody's, set words in a font; browsers fetch fonts as another
+ * page's script would fetch anything. What a script asks for is not a font by its own word, so it gets no leave.
+ */
+export const forFonts = (request: Request): Record<string, string> =>
+  request.headers.get('Sec-Fetch-Dest') === 'font'
+    ? { 'Access-Control-Allow-Origin': '*', Vary: 'Sec-Fetch-Dest' }
+    : { Vary: 'Sec-Fetch-Dest' }

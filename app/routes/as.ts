@@ -1,12 +1,16 @@
 import { store } from '#server/database'
-import { writeAs } from '#server/formats/index'
+import { takeAs, writeAs } from '#server/formats/index'
 import type { Route } from './+types/as'
 import { answering } from './answers'
 
-/** A site in one of the formats that it is written to, as a file. */
-export function loader({ request, params }: Route.LoaderArgs) {
-  return answering(async () => {
-    const { bytes, type, file } = await writeAs(store(), params.siteId, params.format, new URL(request.url).searchParams)
+const answer = (request: Request, { siteId, format }: { siteId: string; format: string }, make: typeof writeAs) =>
+  answering(async () => {
+    const { bytes, type, file } = await make(store(), siteId, format, new URL(request.url).searchParams)
     return new Response(bytes, { headers: { 'Content-Type': type, 'Content-Disposition': `attachment; filename="${file}"` } })
   })
-}
+
+/** A site in one of the formats that it is written to, as a file. */
+export const loader = ({ request, params }: Route.LoaderArgs) => answer(request, params, writeAs)
+
+/** The same file, taken: it is noted which revision was exported. */
+export const action = ({ request, params }: Route.ActionArgs) => answer(request, params, takeAs)

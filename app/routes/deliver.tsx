@@ -1,17 +1,17 @@
-import { webFiles } from '#core/formats/web-files'
 import { pageFile } from '#core/render/own-links'
 import { findings } from '#core/analysis/checks/index'
 import { store } from '#server/database'
 import { getSite } from '#server/sites'
+import { printed } from '#server/web-export'
 import { Deliver } from '../deliver/deliver'
 import type { Route } from './+types/deliver'
 import { loading, pageOfSite } from './answers'
 
-export function loader({ params, request }: Route.LoaderArgs) {
+export async function loader({ params, request }: Route.LoaderArgs) {
   const { id, site, revision, exportedRevision } = loading(() => getSite(store(), params.siteId))
   const page = pageOfSite(site, params.pageId)
   const style = new URL(request.url).searchParams.get('style') === 'minified' ? ('minified' as const) : ('readable' as const)
-  const files = webFiles(site, style)
+  const files = await printed(site, style)
   return {
     siteId: id,
     site,

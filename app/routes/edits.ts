@@ -1,9 +1,10 @@
 import { z, ZodError } from 'zod'
 import { parseEdit } from '#core/edits/index'
+import { readJson } from '#server/body'
 import { store } from '#server/database'
 import { editsSince, getSite, type KeyedEdit, saveEdits } from '#server/sites'
 import type { Route } from './+types/edits'
-import { answering, readJson, sentenceOf } from './answers'
+import { answering, sentenceOf } from './answers'
 
 const postSchema = z.strictObject({
   base: z.int().min(0),

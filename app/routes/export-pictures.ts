@@ -1,17 +1,16 @@
-import { webFiles } from '#core/formats/web-files'
 import { store } from '#server/database'
 import { makePictures } from '#server/picture-progress'
 import { readFont } from '#server/fonts'
 import { getSite } from '#server/sites'
-import { cutFonts } from '#server/web-export'
+import { cutFonts, printed } from '#server/web-export'
 import type { Route } from './+types/export-pictures'
 import { answering } from './answers'
 
 /** Makes the pictures that an export needs and keeps them; tells how many are made, a line of JSON for each. */
 export function loader({ request, params }: Route.LoaderArgs) {
-  return answering(() => {
+  return answering(async () => {
     const { site } = getSite(store(), params.siteId)
-    const wanted = webFiles(site, 'minified')
+    const wanted = await printed(site, 'minified')
     const steps = makePictures(store(), wanted.pictures, request.signal)
     // Fonts are cut meanwhile, and kept; one that cannot be is named by the export itself.
     cutFonts(wanted, (name) => readFont(name, store().folder)).catch(() => undefined)

@@ -2,12 +2,12 @@ import { store } from '#server/database'
 import { readFont } from '#server/fonts'
 import { MissingError } from '#server/sites'
 import type { Route } from './+types/font'
-import { answering, FOREVER } from './answers'
+import { answering, FOREVER, forFonts } from './answers'
 
-export function loader({ params }: Route.LoaderArgs) {
+export function loader({ request, params }: Route.LoaderArgs) {
   return answering(async () => {
     const bytes = await readFont(params.file, store().folder)
     if (!bytes) throw new MissingError('There is no such font file.')
-    return new Response(bytes, { headers: { ...FOREVER, 'Content-Type': 'font/woff2' } })
+    return new Response(bytes, { headers: { ...FOREVER, ...forFonts(request), 'Content-Type': 'font/woff2' } })
   })
 }

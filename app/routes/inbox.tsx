@@ -1,22 +1,25 @@
 import { data } from 'react-router'
 import { z } from 'zod'
+import { readForm } from '#server/body'
 import { store } from '#server/database'
 import { deleteEntry, listEntries } from '#server/inbox'
 import { Inbox } from '../inbox/inbox'
 import type { Route } from './+types/inbox'
 import { openedSite, pageOfSite, sentenceOf } from './answers'
 
-export function loader({ params }: Route.LoaderArgs) {
+export function loader({ request, params }: Route.LoaderArgs) {
   const opened = openedSite(params.siteId)
   const page = pageOfSite(opened.site, params.pageId)
-  const entries = listEntries(store(), params.siteId).map((one) => ({ ...one, createdAt: one.createdAt.getTime() }))
-  return { ...opened, page, entries }
+  const asked = Number(new URL(request.url).searchParams.get('part') ?? 1)
+  const inbox = listEntries(store(), params.siteId, Number.isInteger(asked) ? asked : 1)
+  const entries = inbox.entries.map((one) => ({ ...one, createdAt: one.createdAt.getTime() }))
+  return { ...opened, page, inbox: { ...inbox, entries } }
 }
 
 /** Takes an entry out of the inbox. */
 export async function action({ request, params }: Route.ActionArgs) {
   try {
-    const id = z.string().parse((await request.formData()).get('entry'))
+    const id = z.string().parse((await readForm(request, 0, 'The request')).get('entry'))
     deleteEntry(store(), params.siteId, id)
     return data({})
   } catch (error) {

@@ -3,9 +3,11 @@ import { customAlphabet } from 'nanoid'
 import { z } from 'zod'
 import { newSite } from '#core/site/defaults'
 import { walkPage } from '#core/site/tree'
+import { readForm } from '#server/body'
 import { store } from '#server/database'
 import { openFile } from '#server/formats/index'
 import { createSite, getSite, listSites, saveEdits, setDeleted } from '#server/sites'
+import { lastGood, returnToGood } from '#server/unreadable'
 import { Sites } from '../sites/sites'
 import type { Route } from './+types/sites'
 import { sentenceOf } from './answers'
@@ -15,8 +17,13 @@ const makeId = customAlphabet('0123456789abcdefghijklmnopqrstuvwxyz', 8)
 export const meta = () => [{ title: 'Sites · Yarrowfinch' }]
 
 export function loader() {
+  const { sites, unreadable } = listSites(store())
   return {
-    sites: listSites(store()).map(({ id, site, revision, updatedAt, exportedRevision }) => ({
+    unreadable: unreadable.map(({ updatedAt, ...one }) => {
+      const good = lastGood(store(), one.id)
+      return { ...one, updatedAt: updatedAt.getTime(), good: good && { revision: good.revision, name: good.site.name } }
+    }),
+    sites: sites.map(({ id, site, revision, updatedAt, exportedRevision }) => ({
       id,
       name: site.name,
       revision,
@@ -55,9 +62,11 @@ async function perform(form: FormData): Promise<{ created?: string; deleted?: st
     case 'restore':
       setDeleted(store(), id, false)
       return {}
+    case 'return':
+      returnToGood(store(), id)
+      return {}
     case 'import': {
       const file = z.instanceof(File, { error: 'No file was chosen.' }).parse(form.get('file'))
-      z.number().max(MAX_FILE, 'A site file may weigh 512 MB at most.').parse(file.size)
       return { created: await openFile(store(), new Uint8Array(await file.arrayBuffer())) }
     }
     default:
@@ -67,7 +76,7 @@ async function perform(form: FormData): Promise<{ created?: string; deleted?: st
 
 export async function action({ request }: Route.ActionArgs) {
   try {
-    return data(await perform(await request.formData()))
+    return data(await perform(await readForm(request, MAX_FILE, 'The site file')))
   } catch (error) {
     const { status, sentence } = sentenceOf(error)
     return data({ problem: sentence.replace(/^The request has the wrong shape: /, '') }, { status })
@@ -75,5 +84,5 @@ export async function action({ request }: Route.ActionArgs) {
 }
 
 export default function SitesRoute({ loaderData }: Route.ComponentProps) {
-  return <Sites sites={loaderData.sites} />
+  return <Sites {...loaderData} />
 }

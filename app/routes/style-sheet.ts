@@ -18,7 +18,8 @@ export function loader({ request, params }: Route.LoaderArgs) {
       headers: {
         'Content-Type': 'text/html; charset=utf-8',
         'Cache-Control': 'no-cache',
-        'Content-Security-Policy': "default-src 'self'; img-src 'self' data:; style-src 'unsafe-inline'; script-src 'none'",
+        'Content-Security-Policy':
+          "default-src 'self'; img-src 'self' data:; style-src 'unsafe-inline'; script-src 'none'; frame-ancestors 'self'",
       },
     })
   })

@@ -1,4 +1,5 @@
 import { FormatError } from '#core/formats/site-json'
+import { readForm } from '#server/body'
 import { store } from '#server/database'
 import { MAX_PICTURE, storePicture } from '#server/pictures'
 import { getSite } from '#server/sites'
@@ -9,10 +10,7 @@ import { answering } from './answers'
 export function action({ request, params }: Route.ActionArgs) {
   return answering(async () => {
     getSite(store(), params.siteId)
-    const weight = Number(request.headers.get('content-length') ?? 0)
-    if (weight > MAX_PICTURE + 64 * 1024)
-      throw new FormatError(`The picture weighs ${(weight / 1024 / 1024).toFixed(1)} MB. A picture may weigh 30 MB at most.`)
-    const file = (await request.formData()).get('picture')
+    const file = (await readForm(request, MAX_PICTURE, 'The picture')).get('picture')
     if (!(file instanceof File)) throw new FormatError('The request holds no picture.')
     const stored = await storePicture(store(), new Uint8Array(await file.arrayBuffer()), file.name)
     return Response.json({ ...stored, name: file.name.slice(0, 200) || 'Picture' })

@@ -1,6 +1,7 @@
-import { redirect } from 'react-router'
 import { store } from '#server/database'
-import { receiveEntry } from '#server/inbox'
+import { readBody } from '#server/body'
+import { MAX_ENTRY, receiveEntry } from '#server/inbox'
+import { PLAYED_POLICY } from '#server/policy'
 import type { Route } from './+types/visit-form'
 import { sentenceOf } from './answers'
 
@@ -9,15 +10,17 @@ const escaped = (text: string) => text.replace(/[&<>"]/g, (sign) => `&#${sign.ch
 /** What a form of a visited page sends: it is kept in the local inbox, and the page that confirms it follows. */
 export async function action({ request, params }: Route.ActionArgs) {
   try {
-    const sent = new URLSearchParams(await request.text())
-    const next = receiveEntry(store(), params.siteId, params.formId, sent)
-    return redirect(/^[a-z]+:/i.test(next) ? next : `/visit/${params.siteId}/${next}`, 303)
+    const sent = new URLSearchParams(new TextDecoder().decode(await readBody(request, MAX_ENTRY, 'What was filled in')))
+    // Visitors of one machine are one; behind a proxy they are told apart by what it says of them.
+    const visitor = (request.headers.get('X-Forwarded-For') ?? '').slice(0, 200)
+    const next = receiveEntry(store(), params.siteId, params.formId, sent, visitor)
+    return new Response(null, { status: 303, headers: { Location: next } })
   } catch (error) {
     const { status, sentence } = sentenceOf(error)
     const html = `<!doctype html><html lang="en"><title>Not sent</title><body><p>${escaped(sentence)}</p><p><button onclick="history.back()">Back to the form</button></p></body></html>`
     return new Response(html, {
       status,
-      headers: { 'Content-Type': 'text/html; charset=utf-8', 'Content-Security-Policy': 'sandbox allow-scripts allow-forms' },
+      headers: { 'Content-Type': 'text/html; charset=utf-8', 'Content-Security-Policy': PLAYED_POLICY },
     })
   }
 }

@@ -1,14 +1,15 @@
 import { store } from '#server/database'
+import { PLAYED_POLICY } from '#server/policy'
 import { MissingError } from '#server/sites'
 import { visitFile } from '#server/visit'
 import type { Route } from './+types/visit'
-import { answering } from './answers'
+import { answering, forFonts } from './answers'
 
 /**
  * The site as a visitor gets it: the files of the export. The sandbox keeps a page out of the application;
  * its fonts and pictures are then of another origin, so they are offered to all.
  */
-export function loader({ params }: Route.LoaderArgs) {
+export function loader({ request, params }: Route.LoaderArgs) {
   return answering(async () => {
     const found = await visitFile(store(), params.siteId, params['*'] || 'index.html')
     if (!found) throw new MissingError('There is no such page.')
@@ -16,8 +17,8 @@ export function loader({ params }: Route.LoaderArgs) {
       headers: {
         'Content-Type': found.type,
         'Cache-Control': 'no-cache',
-        'Access-Control-Allow-Origin': '*',
-        'Content-Security-Policy': 'sandbox allow-scripts allow-forms',
+        ...forFonts(request),
+        'Content-Security-Policy': PLAYED_POLICY,
       },
     })
   })

@@ -1,4 +1,4 @@
-import { Redo2, Undo2 } from 'lucide-react'
+import { Redo2, Undo2, UsersRound } from 'lucide-react'
 import { type ReactNode, useDeferredValue } from 'react'
 import { useSessionStore, useSession } from '../session/context'
 import { pageOf, redo, undo } from '../session/store'
@@ -45,6 +45,7 @@ export function SiteBar({ screen, exportedRevision, onPages, tools, children }: 
         </BarButton>
         {tools}
       </div>
+      <Others />
       <SaveState />
       {children}
     </TopBar>
@@ -59,6 +60,24 @@ export function BarButton({ pressed, ...rest }: React.ComponentProps<typeof Icon
       {...(pressed === undefined ? {} : { 'aria-pressed': pressed })}
       className={`!text-on-ink-2 hover:!bg-ink-2/50 ${pressed ? '!bg-ink-2 !text-yarrow' : ''}`}
     />
+  )
+}
+
+/** How many others have this site open, and on which pages. */
+function Others() {
+  const others = useSession((state) => state.others)
+  const pages = useSession((state) => state.session.site.pages)
+  if (others.length === 0) return null
+  const names = [...new Set(others.map((one) => pages.find(({ id }) => id === one.page)?.name ?? 'a page that is gone'))]
+  return (
+    <span
+      className="flex items-center gap-1.5 whitespace-nowrap text-on-ink-2"
+      title={`Open elsewhere, on ${names.join(', ')}`}
+      data-others
+    >
+      <UsersRound aria-hidden size={14} strokeWidth={1.5} />
+      {others.length} {others.length === 1 ? 'other' : 'others'}
+    </span>
   )
 }
 

@@ -2,6 +2,7 @@ import { type ReactNode, useEffect, useState } from 'react'
 import type { Site } from '#core/site/schema'
 import { inText } from '../ui/in-text'
 import { matches, UNDO_COMMANDS } from '../session/command'
+import { keepCompany } from '../session/company'
 import { SessionProvider } from '../session/context'
 import { createSessionStore, select } from '../session/store'
 import { startSync } from '../session/sync'
@@ -19,6 +20,7 @@ export function SiteScreen({
 }: SiteScreenProps & { keys?: boolean; children: ReactNode }) {
   const [store] = useState(() => createSessionStore(siteId, pageId, site, revision))
   useEffect(() => startSync(store), [store])
+  useEffect(() => keepCompany(store), [store])
   useEffect(() => {
     if (store.getState().pageId !== pageId) store.setState({ pageId, selection: null, words: null })
   }, [store, pageId])

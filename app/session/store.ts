@@ -10,6 +10,7 @@ import { catchUp, type Lost, makeEdit, openSession, type Session, settle } from 
 import type { Block } from '#core/blocks/index'
 import type { Page, Site } from '#core/site/schema'
 import { findBlock, type Place } from '#core/site/tree'
+import type { Present } from '#core/values/company'
 import type { Scope } from '#core/style/registry'
 
 export const makeId = customAlphabet('0123456789abcdefghijklmnopqrstuvwxyz', 8)
@@ -34,6 +35,8 @@ export type SessionState = {
   /** Keys of edits that are on their way to the server. */
   sending: ReadonlySet<string>
   save: SaveState
+  /** Others who have a screen of the site open, and where they work. */
+  others: readonly Present[]
   undo: readonly Step[]
   redo: readonly Step[]
   selection: string | null
@@ -70,6 +73,7 @@ export function createSessionStore(siteId: string, pageId: string, site: Site, r
     session: openSession(freeze(site, true), revision),
     sending: new Set(),
     save: { kind: 'saved', at: null },
+    others: [],
     undo: [],
     redo: [],
     selection: null,

@@ -17,6 +17,26 @@ class ServerFailure extends Error {}
 /** Time from an edit to its being sent, ms: past the frame that shows it, since what is seen comes first. */
 const PAUSE = 40
 
+/** Most edits that are sent at once, and most characters of them; the server takes 8 MB. */
+const MOST = { edits: 200, characters: 4_000_000 }
+
+/** The first of the edits that wait, as many as one request takes; one at least. */
+function fitting(pending: readonly PendingEdit[]): PendingEdit[] {
+  let [count, length] = [0, 0]
+  for (const { edit } of pending.slice(0, MOST.edits)) {
+    length += JSON.stringify(edit).length
+    if (count > 0 && length > MOST.characters) break
+    count++
+  }
+  return pending.slice(0, count)
+}
+
+/** What a server that failed says of it. */
+async function sentenceOf(response: Response): Promise<string> {
+  const answer = (await response.json().catch(() => null)) as { problem?: string } | null
+  return answer?.problem ?? `The server failed (${response.status}).`
+}
+
 const RETRY = [500, 1000, 2000, 5000, 10_000]
 
 /**
@@ -35,7 +55,7 @@ export function startSync(store: SessionStore): () => void {
     clearTimeout(timer)
     const { session, sending, save } = store.getState()
     if (stopped || sending.size > 0 || session.pending.length === 0) return
-    const batch = session.pending.slice(0, 200)
+    const batch = fitting(session.pending)
     const keys = batch.map((one) => one.key)
     store.setState({ sending: new Set(keys), save: save.kind === 'waiting' ? save : { kind: 'saving' } })
     try {
@@ -47,7 +67,7 @@ export function startSync(store: SessionStore): () => void {
           edits: batch.map(({ key, edit }) => ({ key, edit })),
         }),
       })
-      if (response.status >= 500) throw new ServerFailure(`The server failed (${response.status}).`)
+      if (response.status >= 500) throw new ServerFailure(await sentenceOf(response))
       accept(keys, (await response.json()) as Answer)
       failures = 0
     } catch (error) {

@@ -1,3 +1,4 @@
+import { weightInWords } from '#core/values/weight'
 import { toast } from 'sonner'
 import type { Picture } from '#core/picture/picture'
 import { ask } from '../ui/ask'
@@ -9,7 +10,7 @@ const MAX_PICTURE = 30 * 1024 * 1024
 /** Uploads a picture; `undefined`, with the reason shown, if the server refuses it. */
 export async function uploadPicture(siteId: string, file: File): Promise<Picture | undefined> {
   if (file.size > MAX_PICTURE) {
-    toast.error(`"${file.name}" weighs ${(file.size / 1024 / 1024).toFixed(1)} MB. A picture may weigh 30 MB at most.`)
+    toast.error(`"${file.name}" weighs ${weightInWords(file.size)}. A picture may weigh 30 MB at most.`)
     return undefined
   }
   const note = toast.loading(`Reading ${file.name}`)

@@ -6,11 +6,12 @@ import { Button } from '../ui/button'
 import { Floret } from '../ui/florets'
 import { AskName } from './ask-name'
 import { Plate, type SiteSummary } from './plate'
+import { Unreadable, type UnreadableSite } from './unreadable'
 
 type Answer = { created?: string; deleted?: string; problem?: string }
 
 /** The home screen: a plate for each site, and ways to start one. */
-export function Sites({ sites }: { sites: SiteSummary[] }) {
+export function Sites({ sites, unreadable }: { sites: SiteSummary[]; unreadable: UnreadableSite[] }) {
   const fetcher = useFetcher<Answer>()
   const navigate = useNavigate()
   const [naming, setNaming] = useState(false)
@@ -52,6 +53,7 @@ export function Sites({ sites }: { sites: SiteSummary[] }) {
               <h1 className="text-display font-semibold">Sites</h1>
               <p className="text-ink-2">
                 {sites.length} {sites.length === 1 ? 'site' : 'sites'}, the one edited last first
+                {unreadable.length > 0 && `; ${unreadable.length} more cannot be read`}
               </p>
             </div>
             <div className="flex gap-2">
@@ -63,12 +65,19 @@ export function Sites({ sites }: { sites: SiteSummary[] }) {
               </Button>
             </div>
           </div>
+          {unreadable.length > 0 && (
+            <ul className="mb-8 grid gap-3">
+              {unreadable.map((site) => (
+                <Unreadable key={site.id} site={site} submit={submit} />
+              ))}
+            </ul>
+          )}
           <ul className="grid grid-cols-[repeat(auto-fill,minmax(300px,1fr))] gap-x-7 gap-y-9">
             {sites.map((site, index) => (
               <Plate key={site.id} site={site} number={index + 1} submit={submit} />
             ))}
           </ul>
-          {sites.length === 0 && (
+          {sites.length + unreadable.length === 0 && (
             <p className="py-16 text-center text-ink-2">No sites yet. Start a new one, or open a .site.zip or .site.json file.</p>
           )}
         </div>

@@ -11,7 +11,7 @@ export function IconChoice({ icon, onChange }: { icon: Icon | undefined; onChang
     <span className="flex gap-1">
       <Popover.Root>
         <Popover.Trigger
-          aria-label="Icon of the button"
+          aria-label={`Icon of the button: ${icon ? icon.shape.name : 'None'}`}
           className="flex h-[26px] items-center gap-1.5 rounded-2 border border-line-strong bg-field px-2 hover:border-ink"
         >
           {icon ? <IconShape icon={icon.shape} /> : <span className="text-muted">None</span>}

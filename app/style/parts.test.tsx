@@ -190,7 +190,7 @@ describe('type', () => {
 describe('buttons', () => {
   test('a state gets its colours and ring, a kind its box and its least height', () => {
     open(<ButtonsPart number={5} />)
-    now!.press('quiet, pressed')
+    now!.press(/^quiet, pressed: /)
     now!.type('Opacity of quiet, pressed', '80')
     now!.type('Least height that can be hit', '60')
     now!.type('Width of the edge', '2')
@@ -207,7 +207,7 @@ describe('buttons', () => {
 
   test('a kind is made like the chosen one; one that is used stays', () => {
     open(<ButtonsPart number={5} />)
-    now!.press('primary, rest')
+    now!.press(/^primary, rest: /)
     expect(now!.host.textContent).toMatch(/\d+\.\d : 1 for the words on their fill/)
     expect(now!.named<HTMLButtonElement>(/buttons? (is|are) of the kind primary/).disabled).toBe(true)
     now!.press('Kind like primary')

@@ -64,7 +64,7 @@ export function StatesGrid({ site, words, chosen, onChoose }: GridProps) {
             <button
               key={state}
               type="button"
-              aria-label={`${button.name}, ${state}`}
+              aria-label={`${button.name}, ${state}: ${words}`}
               aria-pressed={chosen?.kind === button.name && chosen.state === state}
               data-state-of={`${button.name} ${state}`}
               className="h-[52px] overflow-hidden rounded-2 bg-field px-2 outline-offset-[-2px] hover:bg-line/40 aria-pressed:outline-2 aria-pressed:outline-yarrow"

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest'
 import { JOBS } from '#core/blocks/section'
 import { slotsOf } from '#core/deck/slots'
 import { makeId } from '#core/deck/deck.fixture'
-import { checkNew } from '#core/edits/structure'
+import { applyEdit } from '#core/edits/index'
 import { DEFAULT_BREAKPOINTS, newSite } from '#core/site/defaults'
 import { blockSchema } from '#core/blocks/index'
 import { walk } from '#core/blocks/tree'
@@ -26,7 +26,7 @@ describe.each(ARRANGEMENTS.map((one) => [one.id, one] as const))('%s', (_, arran
   test.each(counts)('with %i entries it is a section that a site takes, and its entries are known as such', (count) => {
     const section = arrange(arrangement, count, DEFAULT_BREAKPOINTS, makeId)
     expect(blockSchema.parse(section)).toEqual(section)
-    checkNew(site, [section])
+    applyEdit(site, { kind: 'insert', parent: site.pages[0]!.id, index: 0, blocks: [section] })
     const entries = new Set(slotsOf(section).map((slot) => slot.entry))
     entries.delete(0)
     expect(entries.size).toBe(count)

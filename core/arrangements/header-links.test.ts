@@ -36,7 +36,9 @@ const made = (words: Unplaced[], arrangement = 'header-bar'): Site => {
 const sectionOf = (site: Site) => findBlock(site, header.id)!.block as BlockOf<'section'>
 const navOf = (site: Site) => [...walk(sectionOf(site))].find((block) => block.kind === 'nav')!
 const texts = (blocks: readonly BlockOf<'link'>[]) => blocks.map((one) => plainText(one.words.en ?? []))
-const three = ['Boats', 'Fares', 'Find us'].map((name) => waiting('link', name, { href: `index.html#${name.toLowerCase()}` }))
+const three = ['Boats', 'Fares', 'Find us'].map((name) =>
+  waiting('link', name, { href: `index.html#${name.toLowerCase().replace(' ', '-')}` }),
+)
 
 describe('a header with links of its own', () => {
   test('has all of them in its nav, the site’s name as its name, and no button without words', () => {

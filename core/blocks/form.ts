@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { hrefSchema } from '#core/values/words'
+import { hrefSchema } from '#core/values/href'
 import { attributes } from './element'
 import { link } from './fields'
 import { element } from './html'

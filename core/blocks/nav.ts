@@ -1,5 +1,6 @@
 import type { Element } from 'hast'
 import { z } from 'zod'
+import { byLanguage } from '#core/values/language'
 import { token } from '#core/values/length'
 import { attributes, type ElementContext } from './element'
 import { element } from './html'
@@ -7,7 +8,7 @@ import type { Block } from './index'
 import type { BlockBase, Kind } from './kind'
 
 const fields = z.strictObject({
-  label: z.record(z.string(), z.string().max(200)),
+  label: byLanguage(z.string().max(200)),
   /** True for a nav whose links are the listed pages of the site, in their order and under their names. */
   follows: z.boolean().optional(),
 })

@@ -1,5 +1,6 @@
 import type { Element, Properties } from 'hast'
 import { z } from 'zod'
+import { byLanguage } from '#core/values/language'
 import { idSchema } from '#core/values/ids'
 import { attributes, type ElementContext, linked } from './element'
 import { link } from './fields'
@@ -9,7 +10,7 @@ import type { BlockBase, Kind } from './kind'
 const fields = z.strictObject({
   picture: idSchema.optional(),
   /** Alternative text by language; an empty one says that the picture is decoration. */
-  alt: z.record(z.string(), z.string().max(1000)).optional(),
+  alt: byLanguage(z.string().max(1000)).optional(),
   ...link,
 })
 export type PictureBlock = BlockBase<'picture', typeof fields>

@@ -1,6 +1,7 @@
 import type { PhrasingContent } from 'mdast'
 import { fromMarked, type MarkedText, type MarkValue } from '#core/values/words-marks'
-import { hrefSchema, type Span } from '#core/values/words'
+import { hrefSchema } from '#core/values/href'
+import type { Span } from '#core/values/words'
 
 const html = (value: string): PhrasingContent => ({ type: 'html', value })
 

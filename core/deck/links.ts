@@ -2,7 +2,7 @@ import { sectionClasses } from '#core/render/names'
 import { linkOfHref, pageFile } from '#core/render/own-links'
 import type { Link } from '#core/values/link'
 import type { Site } from '#core/site/schema'
-import { hrefSchema } from '#core/values/words'
+import { hrefSchema } from '#core/values/href'
 
 /** How links between the pages of a site are written in the deck: as the addresses that the exported pages have. */
 export type DeckLinks = { write: (link: Link | undefined) => string; read: (url: string) => Link | undefined }

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import type { Site } from '#core/site/schema'
 import { type Batch, batchKind } from './batch'
 import { briefEdit } from './brief'
+import { checkChange } from './check-change'
 import { directionAddEdit } from './direction-add'
 import { directionCurrentEdit } from './direction-current'
 import { directionFieldEdit } from './direction-field'
@@ -65,7 +66,7 @@ const kindOf = (edit: AnyEdit): EditKind<Edit> =>
 
 const batch: EditKind<Batch<Edit>> = batchKind<Edit>(
   () => editSchema,
-  (site, edit) => applyEdit(site, edit),
+  (site, edit) => kindOf(edit).apply(site, edit),
   (site, choose) => sampleEdit(choose.one(Object.keys(KINDS)), site, choose),
 )
 
@@ -89,10 +90,12 @@ export function parseEdit(value: unknown): Edit {
 /**
  * Applies an edit to a site.
  * @returns the changed site, and the edit that takes the change back
- * @throws EditError if it does not apply; nothing is changed then
+ * @throws EditError if it does not apply, or would leave a site that cannot be opened again; nothing is changed then
  */
 export function applyEdit(site: Site, edit: Edit): Applied<Edit> {
-  return kindOf(edit).apply(site, edit)
+  const applied = kindOf(edit).apply(site, edit)
+  checkChange(site, applied.site)
+  return applied
 }
 
 /** What an edit does, in a few words, for undo and for messages. */

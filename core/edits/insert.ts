@@ -7,7 +7,7 @@ import { childrenOf, holderOf } from './places'
 import { type EditKind } from './edit'
 import type { RemoveEdit } from './remove'
 import { containersOn, sampleBlock } from './samples'
-import { checkHolds, checkNew } from './structure'
+import { checkHolds } from './structure'
 
 const schema = z.strictObject({
   kind: z.literal('insert'),
@@ -26,7 +26,6 @@ export const insertEdit: EditKind<InsertEdit, RemoveEdit> = {
   apply(site, edit) {
     const holder = holderOf(site, edit.parent)
     checkHolds(holder, edit.blocks)
-    checkNew(site, edit.blocks)
     const next = produce(site, (draft) => {
       const children = childrenOf(draft, site, holder)
       children.splice(Math.min(edit.index, children.length), 0, ...edit.blocks)

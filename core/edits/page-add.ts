@@ -2,9 +2,9 @@ import { produce } from 'immer'
 import { z } from 'zod'
 import { newPage } from '#core/site/defaults'
 import { pageSchema } from '#core/site/schema'
-import { EditError, type EditKind } from './edit'
+import type { EditKind } from './edit'
 import type { PageRemoveEdit } from './page-remove'
-import { checkAddress, checkNew } from './structure'
+import { checkAddress } from './structure'
 
 const schema = z.strictObject({ kind: z.literal('page-add'), index: z.int().min(0), page: pageSchema })
 export type PageAddEdit = z.infer<typeof schema>
@@ -15,9 +15,7 @@ export const pageAddEdit: EditKind<PageAddEdit, PageRemoveEdit> = {
   schema,
   label: (edit) => `add page ${edit.page.name}`,
   apply(site, edit) {
-    if (site.pages.some((page) => page.id === edit.page.id)) throw new EditError(`The id "${edit.page.id}" is taken.`)
     checkAddress(site, edit.page.address)
-    checkNew(site, edit.page.sections)
     const next = produce(site, (draft) => void draft.pages.splice(edit.index, 0, edit.page))
     return { site: next, inverse: { kind: 'page-remove', page: edit.page.id, discard: true } }
   },

@@ -1,7 +1,7 @@
 import { produce } from 'immer'
 import { z } from 'zod'
 import { pictureSchema } from '#core/picture/picture'
-import { EditError, type EditKind } from './edit'
+import type { EditKind } from './edit'
 import type { PictureRemoveEdit } from './picture-remove'
 
 const schema = z.strictObject({
@@ -18,7 +18,6 @@ export const pictureAddEdit: EditKind<PictureAddEdit, PictureRemoveEdit> = {
   schema,
   label: (edit) => `add ${edit.picture.name}`,
   apply(site, edit) {
-    if (site.pictures.some((one) => one.id === edit.picture.id)) throw new EditError(`The id "${edit.picture.id}" is taken.`)
     const next = produce(site, (draft) => void draft.pictures.splice(edit.at ?? draft.pictures.length, 0, edit.picture))
     return { site: next, inverse: { kind: 'picture-remove', picture: edit.picture.id } }
   },

@@ -1,7 +1,7 @@
 import { type Block, mayHold } from '#core/blocks/index'
 import type { Site } from '#core/site/schema'
-import { findBlock } from '#core/site/tree'
 import { walk } from '#core/blocks/tree'
+import { isReserved } from '#core/site/address'
 import { EditError } from './edit'
 import { type Holder } from './places'
 
@@ -33,24 +33,21 @@ function depthOf(block: Block): number {
   return 'children' in block ? 1 + Math.max(0, ...block.children.map(depthOf)) : 1
 }
 
-/** Checks that new blocks bring no id that the site has, nor one id twice, nor a child of a wrong kind. */
-export function checkNew(site: Site, blocks: readonly Block[]): void {
-  const seen = new Set<string>()
-  for (const root of blocks) {
-    checkForms(root, false)
-    for (const block of walk(root)) {
-      if (seen.has(block.id) || findBlock(site, block.id)) throw new EditError(`The id "${block.id}" is taken.`)
-      seen.add(block.id)
-      if (!('children' in block)) continue
-      for (const child of block.children as Block[]) {
-        if (!mayHold(block.kind, child.kind)) throw new EditError(`A ${block.kind} cannot hold a ${child.kind}.`)
-      }
+/** Checks what stands in a section, or in a block that is put into one: its kinds, forms, and how deep. @throws EditError */
+export function checkInside(root: Block): void {
+  if (depthOf(root) > MAX_DEPTH) throw new EditError(`Blocks may stand ${MAX_DEPTH} deep at most.`)
+  checkForms(root, false)
+  for (const block of walk(root)) {
+    if (!('children' in block)) continue
+    for (const child of block.children as Block[]) {
+      if (!mayHold(block.kind, child.kind)) throw new EditError(`A ${block.kind} cannot hold a ${child.kind}.`)
     }
   }
 }
 
-/** Checks that no other page has an address. @throws EditError */
+/** Checks that no other page has an address, and that it is not kept for something else. @throws EditError */
 export function checkAddress(site: Site, address: string, except?: string): void {
+  if (isReserved(address)) throw new EditError(`The address "/${address}" is kept for something else. Choose another.`)
   const taken = site.pages.find((page) => page.address === address && page.id !== except)
   if (taken) throw new EditError(`The page "${taken.name}" already has the address "/${address}".`)
 }

@@ -4,7 +4,6 @@ import { type Section, sectionSchema } from '#core/blocks/index'
 import { type Site } from '#core/site/schema'
 import { EditError, type EditKind } from './edit'
 import { placeOf } from './places'
-import { checkNew } from './structure'
 
 const schema = z.strictObject({ kind: z.literal('swap'), section: sectionSchema })
 export type SwapEdit = z.infer<typeof schema>
@@ -14,8 +13,6 @@ export function withSection(site: Site, section: Section): { site: Site; old: Se
   const place = placeOf(site, section.id)
   if (place.block.kind !== 'section') throw new EditError(`“${section.id}” is a ${place.block.kind}, not a section.`)
   const index = place.path[0]!
-  const without = produce(site, (draft) => void draft.pages[place.page]!.sections.splice(index, 1))
-  checkNew(without, [section])
   const next = produce(site, (draft) => void (draft.pages[place.page]!.sections[index] = section))
   return { site: next, old: place.block }
 }

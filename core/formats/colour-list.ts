@@ -1,4 +1,5 @@
-import { formatHex, parse } from 'culori'
+import { formatHex } from 'culori'
+import { readCssColour } from '#core/colour/read-colour'
 
 /** Colours read from a text that was pasted, and what in it is no colour. */
 export type ColourList = { colours: { name?: string; hex: string }[]; unread: string[] }
@@ -23,7 +24,7 @@ export function readColourList(text: string): ColourList {
       .replace(/[^a-z0-9]+/g, '-')
       .replace(/^-+|-+$/g, '')
     for (const part of partsOf(named ? named[2]! : line)) {
-      const colour = parse(HEX.test(part) ? `#${part}` : part)
+      const colour = readCssColour(HEX.test(part) ? `#${part}` : part)
       const hex = colour && formatHex(colour)
       if (hex && list.colours.length < MOST) list.colours.push({ ...(name ? { name } : {}), hex: hex.toUpperCase() })
       else list.unread.push(part)

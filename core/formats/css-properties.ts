@@ -5,6 +5,7 @@ import { parseLength } from '#core/style/length-text'
 import type { StyleGuide } from '#core/guide/style-guide'
 import { nameSchema } from '#core/values/name'
 import { readColourList } from './colour-list'
+import { FormatError } from './site-json'
 
 /** The style guide's tokens as CSS custom properties of the root. */
 export const cssProperties = (site: Site): string =>
@@ -23,7 +24,7 @@ export function putNamed<T>(list: readonly T[], key: keyof T, item: T): T[] {
 
 /**
  * Reads custom properties: a colour becomes a role, a length whose name is a space or a corner changes that.
- * @throws Error with a sentence if the text is no CSS, or has no custom properties
+ * @throws FormatError if the text is no CSS, or has no custom properties
  */
 export function readCssProperties(text: string, guide: StyleGuide): ReadProperties {
   let broken: string | undefined
@@ -34,7 +35,7 @@ export function readCssProperties(text: string, guide: StyleGuide): ReadProperti
       found.push([node.property.slice(2), generate(node.value).trim()])
   })
   if (found.length === 0)
-    throw new Error(
+    throw new FormatError(
       broken
         ? `This is no CSS that can be read: ${broken}.`
         : 'There are no custom properties in this text, such as --accent: #FFD36B.',

@@ -1,11 +1,14 @@
 import { isSame } from '#core/values/equal'
-import { formatHex, parse as parseColour } from 'culori'
+import { formatHex } from 'culori'
+import { readCssColour } from '#core/colour/read-colour'
 import type { Site } from '#core/site/schema'
 import { type StyleGuide, styleGuideSchema, type TypeRole } from '#core/guide/style-guide'
 import { layersOf } from '#core/guide/shadows'
 import { hexOf } from '#core/colour/contrast'
 import type { ShadowLayer } from '#core/style/light'
 import { type Length } from '#core/values/length'
+import { isObject } from '#core/values/object'
+import { isFreeKey } from '#core/values/ids'
 import { nameSchema } from '#core/values/name'
 import { FAMILIES, familyOf } from '#core/type/families'
 import { leadingOf, sizeOf } from '#core/guide/type-roles'
@@ -103,8 +106,6 @@ export function designTokens({ guide }: Pick<Site, 'guide'>): Json {
   }
 }
 
-export const isObject = (value: unknown): value is Json => typeof value === 'object' && value !== null && !Array.isArray(value)
-
 export type Flat = { path: string; token: Token; type: string | undefined }
 
 /** Every token of a file by its path, with the type that it has or takes from the groups around it. */
@@ -152,7 +153,7 @@ export const typeOfAlias = (one: Flat, flat: readonly Flat[], depth = 0): string
 
 function readColour(value: unknown, path: string): { hex: string; alpha: number } {
   if (typeof value === 'string') {
-    const colour = parseColour(value)
+    const colour = readCssColour(value)
     if (colour) return { hex: formatHex(colour).toUpperCase(), alpha: colour.alpha ?? 1 }
   } else if (isObject(value) && Array.isArray(value.components)) {
     const [a, b, c] = value.components.map((one) => (one === 'none' ? 0 : Number(one)))
@@ -163,7 +164,7 @@ function readColour(value: unknown, path: string): { hex: string; alpha: number 
         : space === 'oklch' || space === 'oklab'
           ? `${space}(${a} ${b} ${c})`
           : `color(${space} ${a} ${b} ${c})`
-    const colour = space && [a, b, c].every((one) => Number.isFinite(one)) ? parseColour(text) : undefined
+    const colour = space && [a, b, c].every((one) => Number.isFinite(one)) ? readCssColour(text) : undefined
     if (colour) return { hex: formatHex(colour).toUpperCase(), alpha: Number(value.alpha ?? 1) }
   }
   throw new TokensError(`“${path}” is no colour that can be read.`)
@@ -207,7 +208,7 @@ export function nameIn(path: string): string {
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^-+|-+$/g, '')
-  const safe = name === '' ? 'token' : /^[a-z]/.test(name) ? name : `t-${name}`
+  const safe = name === '' ? 'token' : /^[a-z]/.test(name) && isFreeKey(name) ? name : `t-${name}`
   return nameSchema.parse(safe.slice(0, 40).replace(/-+$/, ''))
 }
 
@@ -244,7 +245,7 @@ export function readDesignTokens(text: string, before: StyleGuide): ReadTokens {
           : `“${one.path}” is of the type “${type}”, for which a style guide has no place.`,
       )
     const extra = one.token.$extensions?.[OURS]
-    guide = putToken(guide, { ...one, type: type! }, value, isObject(extra) ? extra : undefined)
+    guide = reading(one.path, () => putToken(guide, { ...one, type: type! }, value, isObject(extra) ? extra : undefined))
     changed.push(nameIn(one.path))
   }
   const checked = styleGuideSchema.safeParse(guide)
@@ -253,6 +254,18 @@ export function readDesignTokens(text: string, before: StyleGuide): ReadTokens {
       `The tokens make no style guide: ${checked.error.issues[0]!.path.join(' › ')}: ${checked.error.issues[0]!.message}`,
     )
   return { guide: checked.data, changed }
+}
+
+/**
+ * Reads a token; what it carries of ours is anything at all until it has been read, and fails in its own ways.
+ * @throws TokensError
+ */
+export function reading<T>(path: string, read: () => T): T {
+  try {
+    return read()
+  } catch (error) {
+    throw error instanceof TokensError ? error : new TokensError(`“${path}” is not written as a token is, so it cannot be read.`)
+  }
 }
 
 /** What a token carries of ours holds only as long as the value beside it is still the one that was written from it. */

@@ -90,6 +90,28 @@ describe('an SVG', () => {
     expect(() => cleanSvg('<svg><path d="M0 0"/></svg>')).toThrow(/its shape is not known/)
     expect(() => cleanSvg('<html></html>')).toThrow(/no svg element/)
   })
+
+  test('loads nothing from elsewhere, however it is written', () => {
+    const of = (attribute: string) => cleanSvg(`<svg viewBox="0 0 9 9"><rect ${attribute}/></svg>`).text
+    for (const one of [
+      'fill="url(https://a.example/x)"',
+      'fill="u\\72l(https://a.example/x)"',
+      'fill="url( \'//a.example/x\')"',
+      'mask="image-set(\'https://a.example/x\' 1x)"',
+      'mask="-webkit-image-set(url(#a) 1x)"',
+      'fill="src(\'https://a.example\')"',
+      'mask="cross-fade(x, y)"',
+    ])
+      expect(of(one), one).not.toMatch(/example|image|src|cross/)
+    expect(of('fill="url(#sky)"')).toContain('url(#sky)')
+  })
+
+  test('is no larger than a document allows, and is refused when it is too much to read', () => {
+    expect(cleanSvg('<svg viewBox="0 0 60000 30000"></svg>')).toMatchObject({ width: 30_000, height: 15_000 })
+    expect(() => cleanSvg('<svg viewBox="0 0 1e300 1e300"></svg>')).toThrow(/its shape is not known/)
+    expect(() => cleanSvg(`<svg viewBox="0 0 9 9">${'<g>'.repeat(30_000)}`)).toThrow(/nested too deep/)
+    expect(() => cleanSvg(`<svg viewBox="0 0 9 9">${' '.repeat(3_000_000)}</svg>`)).toThrow(/more than 2 MB/)
+  })
 })
 
 describe('the export of the demo site', () => {

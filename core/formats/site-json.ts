@@ -2,7 +2,9 @@ import { freeze } from 'immer'
 import { z } from 'zod'
 import { FILE_FORMAT, FILE_VERSION, type Site, siteSchema } from '#core/site/schema'
 import { walkPage } from '#core/site/tree'
-import { checkNew } from '#core/edits/structure'
+import { checkLists } from '#core/edits/check-change'
+import { checkInside } from '#core/edits/structure'
+import { nestingOf } from '#core/values/nesting'
 import { upgrade } from './upgrade'
 
 /** A file or value that is not a site. The message says what is wrong and where, for the person who opened it. */
@@ -12,30 +14,17 @@ export class FormatError extends Error {
 
 const where = (path: PropertyKey[]) => (path.length === 0 ? 'at its top' : `at "${path.map(String).join('.')}"`)
 
+/** Most that a site document may weigh, bytes. */
+export const MAX_DOCUMENT = 20 * 1024 * 1024
 /** Deepest nesting of objects and lists in a site file; one that is deeper is refused before it is walked. */
 const MAX_NESTING = 120
-
-function nestingOf(text: string): number {
-  let depth = 0
-  let deepest = 0
-  let inString = false
-  for (let i = 0; i < text.length; i++) {
-    const code = text.charCodeAt(i)
-    if (inString) {
-      if (code === 92) i++
-      else if (code === 34) inString = false
-    } else if (code === 34) inString = true
-    else if (code === 123 || code === 91) deepest = Math.max(deepest, ++depth)
-    else if (code === 125 || code === 93) depth--
-  }
-  return deepest
-}
 
 /**
  * Reads the text of a `.site.json` file.
  * @throws FormatError if it is not JSON, not a site, of a newer version, or broken somewhere
  */
 export function readSite(text: string): Site {
+  if (text.length > MAX_DOCUMENT) throw new FormatError('The site document weighs more than 20 MB, so it is not opened.')
   if (nestingOf(text) > MAX_NESTING) throw new FormatError(`The file is nested more than ${MAX_NESTING} deep, so it is not a site.`)
   let value: unknown
   try {
@@ -83,10 +72,14 @@ function checkTree(site: Site): void {
     addresses.add(page.address)
     for (const block of walkPage(page)) claim(block.id, block.kind)
   }
-  const empty = { ...site, pages: [] }
+  try {
+    checkLists(site)
+  } catch (error) {
+    throw new FormatError((error as Error).message)
+  }
   for (const page of site.pages) {
     try {
-      checkNew(empty, page.sections)
+      page.sections.forEach(checkInside)
     } catch (error) {
       throw new FormatError(`On the page "${page.name}": ${(error as Error).message}`)
     }

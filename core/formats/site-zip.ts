@@ -1,6 +1,7 @@
-import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
+import { strFromU8, strToU8, zipSync } from 'fflate'
 import type { Site } from '#core/site/schema'
-import { FormatError, readSite, writeSite } from './site-json'
+import { FormatError, MAX_DOCUMENT, readSite, writeSite } from './site-json'
+import { unpack } from './unpack'
 
 const DOCUMENT = 'site.json'
 const EXTENSIONS: Record<Site['pictures'][number]['type'], string> = {
@@ -11,8 +12,17 @@ const EXTENSIONS: Record<Site['pictures'][number]['type'], string> = {
   'image/svg+xml': 'svg',
 }
 
-/** Most that a site file may unpack to, bytes. */
-const MAX_UNPACKED = 1024 ** 3
+const MB = 1024 * 1024
+/** Most that a site file may unpack to, bytes, and each of its parts; a picture or font weighs what an upload may. */
+const MAX_UNPACKED = 512 * MB
+const MAX_PART = { pictures: 30 * MB, fonts: 8 * MB }
+
+/** What an entry of a site file may weigh, bytes; `undefined` for one that is none of a site's. */
+function mostOf(name: string): number | undefined {
+  if (name === DOCUMENT) return MAX_DOCUMENT
+  const [, folder] = /^(pictures|fonts)\/[0-9a-f]{64}\.[a-z0-9]+$/.exec(name) ?? []
+  return folder === undefined ? undefined : MAX_PART[folder as keyof typeof MAX_PART]
+}
 
 /** The file of a picture beside a site: its hash, and the extension of its type. */
 export const pictureFile = (picture: Site['pictures'][number]): string => `${picture.hash}.${EXTENSIONS[picture.type]}`
@@ -46,23 +56,11 @@ export function writeSiteZip({
  */
 export function readSiteFile(bytes: Uint8Array): SiteFile {
   if (bytes[0] !== 0x50 || bytes[1] !== 0x4b) return { site: readSite(strFromU8(bytes)), pictures: new Map(), fonts: new Map() }
-  let total = 0
-  let files: Record<string, Uint8Array>
-  try {
-    files = unzipSync(bytes, {
-      filter: (file) => {
-        total += file.originalSize
-        if (total > MAX_UNPACKED) throw new FormatError('The zip unpacks to more than 1 GB, so it is refused.')
-        return file.name === DOCUMENT || /^(pictures|fonts)\/[0-9a-f]{64}\.[a-z0-9]+$/.test(file.name)
-      },
-    })
-  } catch (error) {
-    throw error instanceof FormatError ? error : new FormatError('The zip is damaged and cannot be unpacked.')
-  }
-  const document = files[DOCUMENT]
+  const files = unpack(bytes, { what: 'The zip', most: MAX_UNPACKED, entry: mostOf })
+  const document = files.get(DOCUMENT)
   if (!document) throw new FormatError(`The zip holds no "${DOCUMENT}", so it is not a site.`)
   const held = { pictures: new Map<string, Uint8Array>(), fonts: new Map<string, Uint8Array>() }
-  for (const [name, content] of Object.entries(files)) {
+  for (const [name, content] of files) {
     const [folder, file] = name.split('/')
     if (folder === 'pictures' || folder === 'fonts') held[folder].set(file!.split('.')[0]!, content)
   }

@@ -1,13 +1,14 @@
+import { isObject } from '#core/values/object'
 import { type StyleGuide, styleGuideSchema } from '#core/guide/style-guide'
 import {
   type Flat,
   flatten,
-  isObject,
   type Json,
   KNOWN,
   nameIn,
   OURS,
   putToken,
+  reading,
   resolver,
   TokensError,
   typeOfAlias,
@@ -133,7 +134,7 @@ export function surveyTokens(files: readonly { name: string; text: string }[], g
       const ours = one.token.$extensions?.[OURS]
       const extra = isObject(ours) ? ours : undefined
       // Tried on a guide without its limits, so that types find the faces of the same files.
-      known = putToken(known, { path, type: type! }, value, extra, name)
+      known = reading(path, () => putToken(known, { path, type: type! }, value, extra, name))
       names.add(name)
       const stands = standsFor(path, wanted, part, guide)
       offers.push({

@@ -61,3 +61,46 @@ test('a broken file of version 1 is refused like the others, with what is wrong 
   expect(() => checkSite({ ...first(), guide: 'none' })).toThrow(/broken at "guide"/)
   expect(() => checkSite({ ...first(), version: 4 })).toThrow(/version 4, from a newer Yarrowfinch/)
 })
+
+test('a page whose address is kept for something else gets one that is free', () => {
+  const site = structuredClone(demoSite()) as unknown as { pages: Json[] }
+  site.pages.push({ ...site.pages[1]!, id: 'p-a', sections: [], address: 'index' })
+  site.pages.push({ ...site.pages[1]!, id: 'p-b', sections: [], address: 'index-2' })
+  const addresses = checkSite(site).pages.map((page) => page.address)
+  expect(addresses.slice(-2)).toEqual(['index-3', 'index-2'])
+})
+
+test('links that were once allowed are mended, and those that never were are refused', () => {
+  const withLink = (href: string) => {
+    const site = structuredClone(demoSite())
+    return {
+      ...site,
+      unplaced: [
+        {
+          ...site.unplaced[0],
+          id: 'u1',
+          pageName: '',
+          sectionName: '',
+          role: 'link',
+          entry: 0,
+          words: { en: ['x'] },
+          link: { href },
+        },
+      ],
+    }
+  }
+  const mended = (href: string) => checkSite(withLink(href)).unplaced[0]!.link
+  expect(mended('//a.example/x')).toEqual({ href: 'https://a.example/x' })
+  expect(mended('/a\nb')).toEqual({ href: '/ab' })
+  expect(mended('https://a.example/ü ö')).toEqual({ href: 'https://a.example/ü ö' })
+  expect(mended('/\\evil.example')).toEqual({ href: 'https://evil.example' })
+  expect(() => checkSite(withLink('javascript:x()'))).toThrow(/A link starts with/)
+})
+
+test('null in a list of version 2 is refused with a sentence', () => {
+  for (const part of ['types', 'colours', 'faces', 'buttons']) {
+    const site = second()
+    ;(site.guide as Json)[part] = [null]
+    expect(() => checkSite(site)).toThrow(/^The site is broken/)
+  }
+})

@@ -1,17 +1,24 @@
+import { isObject } from '#core/values/object'
+import { isHref, mendedHref } from '#core/values/href'
+import { freeAddress, isReserved } from '#core/site/address'
 import { EMPTY_PAGE_BRIEF, EMPTY_SITE_BRIEF } from '#core/site/brief'
 import { DEFAULT_GUIDE, FIRST_DIRECTION } from '#core/site/defaults'
 
 type Document = Record<string, unknown>
 
-type Named = { role?: string; face?: string }
+type Named = { role?: string; face?: string; name?: string }
+
+/** The items of a list; nothing of what is no list. What is no object is left as it is, for the schema to refuse. */
+const itemsOf = (list: unknown): unknown[] => (Array.isArray(list) ? list : [])
+const namedIn = (list: unknown): Named[] => itemsOf(list).filter(isObject)
 
 /** A guide of version 2 with what version 3 asks for besides; what it says of its own stays as it is. */
 function guideOf3(guide: Document): Document {
   const { scale, leading, baseline, light, looks } = DEFAULT_GUIDE
-  const types = Array.isArray(guide.types) ? (guide.types as Named[]) : []
-  const colours = Array.isArray(guide.colours) ? (guide.colours as Named[]) : []
+  const types = namedIn(guide.types)
+  const colours = namedIn(guide.colours)
   const missing = (now: Named[], all: readonly Named[]) => all.filter((one) => !now.some(({ role }) => role === one.role))
-  const faces = (Array.isArray(guide.faces) ? guide.faces : []) as { name?: string }[]
+  const faces = namedIn(guide.faces)
   const faceFor = (face: string | undefined) => (faces.some((one) => one.name === face) ? face : faces[0]?.name)
   return {
     ...guide,
@@ -20,10 +27,12 @@ function guideOf3(guide: Document): Document {
     baseline,
     light,
     looks,
-    colours: [...colours, ...missing(colours, DEFAULT_GUIDE.colours)],
-    types: [...types, ...missing(types, DEFAULT_GUIDE.types).map((one) => ({ ...one, face: faceFor(one.face) }))],
+    colours: [...itemsOf(guide.colours), ...missing(colours, DEFAULT_GUIDE.colours)],
+    types: [...itemsOf(guide.types), ...missing(types, DEFAULT_GUIDE.types).map((one) => ({ ...one, face: faceFor(one.face) }))],
     // The least height that can be hit was not asked for: none of these buttons changes.
-    buttons: Array.isArray(guide.buttons) ? guide.buttons.map((one: unknown) => ({ ...(one as object), hit: 24 })) : guide.buttons,
+    buttons: Array.isArray(guide.buttons)
+      ? guide.buttons.map((one: unknown) => (isObject(one) ? { ...one, hit: 24 } : one))
+      : guide.buttons,
   }
 }
 
@@ -39,21 +48,55 @@ const STEPS: Partial<Record<number, (document: Document) => Document>> = {
     unplaced: [],
     board: [],
     pages: Array.isArray(document.pages)
-      ? document.pages.map((page: unknown) => ({ ...(page as object), brief: EMPTY_PAGE_BRIEF }))
+      ? document.pages.map((page: unknown) => (isObject(page) ? { ...page, brief: EMPTY_PAGE_BRIEF } : page))
       : document.pages,
   }),
   // Version 3 brought directions, own fonts, and a style guide with a scale, a light and looks.
   2: (document) => ({
     ...document,
     version: 3,
-    guide: typeof document.guide === 'object' && document.guide ? guideOf3(document.guide as Document) : document.guide,
+    guide: isObject(document.guide) ? guideOf3(document.guide) : document.guide,
     directions: [FIRST_DIRECTION],
     fonts: [],
   }),
 }
 
+/** Gives pages whose address is kept for something else, which was once allowed, one like it that is free. */
+function freeOfReserved(document: Document): Document {
+  const pages = itemsOf(document.pages)
+  const named = pages.filter((page): page is { address: string } => isObject(page) && typeof page.address === 'string')
+  if (!named.some((page) => isReserved(page.address))) return document
+  const mended = pages.map((page) =>
+    isObject(page) && typeof page.address === 'string' && isReserved(page.address)
+      ? { ...page, address: freeAddress(named, page.address) }
+      : page,
+  )
+  return { ...document, pages: mended }
+}
+
+/** The addresses that were once allowed. */
+const ONCE = /^(https?:\/\/|mailto:|tel:|\/|#|[\w-]+(\.html)?(#[\w-]*)?$)/i
+
+/** Mends the addresses of links, of which some were once allowed that are read otherwise than they look. */
+function withLinksMended(value: unknown): unknown {
+  if (Array.isArray(value)) {
+    const items = value.map(withLinksMended)
+    return items.every((one, i) => one === value[i]) ? value : items
+  }
+  if (!isObject(value)) return value
+  let mended = value
+  for (const [key, before] of Object.entries(value)) {
+    const isAddress = (key === 'href' || key === 'sendTo') && typeof before === 'string'
+    const after = isAddress ? (ONCE.test(before) && !isHref(before) ? mendedHref(before) : before) : withLinksMended(before)
+    if (after === before) continue
+    if (mended === value) mended = { ...value }
+    mended[key] = after
+  }
+  return mended
+}
+
 /** Brings a document to the present version, one step at a time. */
 export function upgrade(document: Document): Document {
   const step = STEPS[document.version as number]
-  return step ? upgrade(step(document)) : document
+  return step ? upgrade(step(document)) : (withLinksMended(freeOfReserved(document)) as Document)
 }

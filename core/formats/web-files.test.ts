@@ -7,7 +7,7 @@ import { testIds } from '#core/values/ids.fixture'
 import type { BlockOf } from '#core/blocks/index'
 import type { Site } from '#core/site/schema'
 import { walkPage } from '#core/site/tree'
-import { webFiles } from './web-files'
+import { checkNames, webFiles } from './web-files'
 
 const makeId = testIds()
 const site = demoSite()
@@ -98,4 +98,13 @@ describe('pictures of an export', () => {
       expect(widths.get(picture.id)!.length).toBeGreaterThan(2)
     }
   })
+})
+
+test('two files of one name are refused, also by letter case', () => {
+  expect(() => checkNames(['index.html', 'a/Index.html', 'style.css'])).not.toThrow()
+  for (const pair of [
+    ['index.html', 'index.html'],
+    ['Fonts/A.woff2', 'fonts/a.woff2'],
+  ])
+    expect(() => checkNames(pair)).toThrow(/Two files of the export would be called/)
 })

@@ -6,6 +6,7 @@ import { printSite } from '#core/render/site'
 import { slug } from '#core/render/names'
 import type { Layout } from '#core/render/rules'
 import type { FontFile } from '#core/type/families'
+import { FormatError } from './site-json'
 
 /** A picture at a width in px (`null` for an SVG, as it is), and the file that it becomes. */
 export type WantedPicture = { file: string; picture: Picture; width: number | null }
@@ -44,6 +45,7 @@ function exportedForm(site: Site, { sendTo, link }: BlockOf<'form'>): string {
 
 /**
  * Works out the files of a site's export: pages, one stylesheet, pictures in the widths needed, fonts used.
+ * @throws FormatError if two files would have one name
  * @param formAddress where forms send their entries, if not where the export sends them
  */
 export function webFiles(site: Site, style: Layout, formAddress?: (form: BlockOf<'form'>) => string): WebFiles {
@@ -63,13 +65,27 @@ export function webFiles(site: Site, style: Layout, formAddress?: (form: BlockOf
       font: (font) => `fonts/${font.name}`,
     },
   })
-  return {
+  // A font that was uploaded twice is one file.
+  const fonts = new Map(printed.fonts.map((font) => [`fonts/${font.name}`, font]))
+  const files: WebFiles = {
     texts: [
       ...printed.pages.map(({ page, html }) => ({ file: pageFile(page), text: html })),
       { file: STYLESHEET, text: printed.css },
     ],
     pictures: [...pictures.values()],
-    fonts: printed.fonts.map((font) => ({ file: `fonts/${font.name}`, font })),
+    fonts: [...fonts].map(([file, font]) => ({ file, font })),
     characters: printed.characters,
+  }
+  checkNames([...files.texts, ...files.pictures, ...files.fonts].map((one) => one.file))
+  return files
+}
+
+/** Refuses two files of one name, also by letter case, since many disks do not tell such names apart. @throws FormatError */
+export function checkNames(names: readonly string[]): void {
+  const seen = new Set<string>()
+  for (const name of names) {
+    const plain = name.toLowerCase()
+    if (seen.has(plain)) throw new FormatError(`Two files of the export would be called “${name}”. Give one of them another name.`)
+    seen.add(plain)
   }
 }

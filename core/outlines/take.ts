@@ -2,18 +2,12 @@ import { newSection } from '#core/blocks/defaults'
 import { applyEdit, type Edit } from '#core/edits/index'
 import { arrange } from '#core/arrangements/arrange'
 import { arrangementOf } from '#core/arrangements/index'
+import { freeAddress } from '#core/site/address'
 import { newPage } from '#core/site/defaults'
 import type { MakeId } from '#core/values/ids'
 import type { Site } from '#core/site/schema'
 import { walk } from '#core/blocks/tree'
 import type { OutlineRow } from './outlines'
-
-/** An address that no page of the site has. */
-function freeAddress(site: Site, wanted: string): string {
-  let address = wanted
-  for (let n = 2; site.pages.some((page) => page.address === address); n++) address = `${wanted}-${n}`
-  return address
-}
 
 /**
  * The edits that take an outline on a page: a section for each row, filled with the words that wait for it. A section
@@ -49,7 +43,7 @@ export function takeOutline(site: Site, pageId: string, rows: readonly OutlineRo
   const forms = () => page().sections.flatMap((section) => [...walk(section)].filter((block) => block.kind === 'form'))
   if (forms().length > 0 && forms().every((one) => one.link)) return edits
   const confirmation = {
-    ...newPage(makeId, `${page().name.slice(0, 100)}: thank you`, freeAddress(now, 'thank-you')),
+    ...newPage(makeId, `${page().name.slice(0, 100)}: thank you`, freeAddress(now.pages, 'thank-you')),
     unlisted: true,
     sections: [arrange(arrangementOf('opening-short')!, 0, now.breakpoints, makeId)],
   }

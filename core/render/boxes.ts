@@ -71,6 +71,7 @@ function ownWidth(block: Block, room: number, sight: Sight): number {
 /** The width of a block in the room that it has: what is set for it, and no more than its greatest. */
 function limited(block: Block, width: number, { width: room, columns, gap = 0 }: Room, sight: Sight): number {
   const values = valuesOf(block, sight)
+  if (values.width === undefined && values.maxWidth === undefined) return Math.max(0, width)
   const { size } = hasWords(block) ? settingOf(block, sight) : { size: 16 }
   const length = (name: 'width' | 'maxWidth') => {
     const value = values[name]

@@ -42,16 +42,19 @@ export function shapeFactor(
 }
 
 /** A site at every width of the window that is looked at, and at tall windows; shared by its sections. */
-export type Sights = { flat: Sight; tall: readonly Sight[] }[]
+export type Sights = { flat: Sight; tall: () => readonly Sight[] }[]
 
 /** The widths of the window that pictures are looked at in, made when the first section asks. */
 export function sightsOf(site: Site, language: string): () => Sights {
   let sights: Sights | undefined
   return () =>
-    (sights ??= sampleViewports(site.breakpoints).map((viewport) => ({
-      flat: sightOf(site, language, viewport, 0),
-      tall: TALL.map((window) => sightOf(site, language, viewport, window)),
-    })))
+    (sights ??= sampleViewports(site.breakpoints).map((viewport) => {
+      let tall: Sight[] | undefined
+      return {
+        flat: sightOf(site, language, viewport, 0),
+        tall: () => (tall ??= TALL.map((window) => sightOf(site, language, viewport, window))),
+      }
+    }))
 }
 
 /** Works out a section's pictures, once, when the first of them is asked for; the views never ask. */
@@ -60,12 +63,17 @@ export function drawnIn(section: Section, { breakpoints }: Site, sights: () => S
   let samples: { viewport: number; index: number; boxes: PictureBoxes; tall?: PictureBoxes[] }[] | undefined
   const make = () => {
     const follows = followsWindow(section)
-    return sights().map(({ flat, tall }) => ({
-      viewport: flat.viewport,
-      index: flat.index,
-      boxes: pictureBoxes(section, flat),
-      ...(follows ? { tall: tall.map((sight) => pictureBoxes(section, sight)) } : {}),
-    }))
+    const all = sights()
+    return all.map(({ flat, tall }, i) => {
+      // What follows the window's height hangs on little else, so both ends of a range tell it for all between.
+      const atEnd = all[i - 1]?.flat.index !== flat.index || all[i + 1]?.flat.index !== flat.index
+      return {
+        viewport: flat.viewport,
+        index: flat.index,
+        boxes: pictureBoxes(section, flat),
+        ...(follows && atEnd ? { tall: tall().map((sight) => pictureBoxes(section, sight)) } : {}),
+      }
+    })
   }
   return (block, picture) => {
     otherwise ??= boxedOtherwise(section)

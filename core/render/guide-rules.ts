@@ -135,24 +135,37 @@ export function withTokens([root, ...rest]: readonly Rule[], tokens: readonly De
   return [{ ...root!, declarations: [...tokens, ...root!.declarations] }, ...rest]
 }
 
+const read = new Map<string, readonly string[]>()
+
+/** The custom properties that a value reads, one for each time that it does. */
+function readIn(value: string): readonly string[] {
+  let names = read.get(value)
+  if (names === undefined) {
+    // The same values stand on every page; the memory is emptied before it can grow without end.
+    if (read.size > 5000) read.clear()
+    names = value.includes('var(') ? [...value.matchAll(/var\((--[\w-]+)\)/g)].map(([, name]) => name!) : []
+    read.set(value, names)
+  }
+  return names
+}
+
 /** Puts the values of custom properties that are read once in the place where they are read. */
 export function inlineOnce(tokens: readonly Declaration[], rules: readonly Rule[]): { tokens: Declaration[]; rules: Rule[] } {
   const reads = new Map<string, number>()
   const count = (text: string) => {
-    if (!text.includes('var(')) return
-    for (const [, name] of text.matchAll(/var\((--[\w-]+)\)/g)) reads.set(name!, (reads.get(name!) ?? 0) + 1)
+    for (const name of readIn(text)) reads.set(name, (reads.get(name) ?? 0) + 1)
   }
   for (const [, value] of tokens) count(value)
   for (const one of rules) for (const [, value] of one.declarations) count(value)
   const values = new Map(tokens.filter(([name]) => reads.get(name) === 1))
   const put = (text: string): string =>
-    text.includes('var(')
+    readIn(text).some((name) => values.has(name))
       ? text.replace(/var\((--[\w-]+)\)/g, (all, name: string) => (values.has(name) ? put(values.get(name)!) : all))
       : text
   return {
     tokens: tokens.filter(([name]) => !values.has(name)).map(([name, value]): Declaration => [name, put(value)]),
     rules: rules.map((one) =>
-      one.declarations.some(([, value]) => value.includes('var('))
+      one.declarations.some(([, value]) => readIn(value).some((name) => values.has(name)))
         ? { ...one, declarations: one.declarations.map(([name, value]): Declaration => [name, put(value)]) }
         : one,
     ),
@@ -164,11 +177,10 @@ export function usedTokens(tokens: readonly Declaration[], rules: readonly Rule[
   const kept = new Set<string>()
   const values = new Map(tokens)
   const visit = (text: string): void => {
-    if (!text.includes('var(')) return
-    for (const [, name] of text.matchAll(/var\((--[\w-]+)\)/g)) {
-      if (kept.has(name!) || !values.has(name!)) continue
-      kept.add(name!)
-      visit(values.get(name!)!)
+    for (const name of readIn(text)) {
+      if (kept.has(name) || !values.has(name)) continue
+      kept.add(name)
+      visit(values.get(name)!)
     }
   }
   for (const rule of rules) for (const [, value] of rule.declarations) visit(value)

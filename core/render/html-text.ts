@@ -1,5 +1,6 @@
 import type { Element, Nodes, Root } from 'hast'
 import { find, html, type Schema, svg } from 'property-information'
+import { printable } from './printable'
 
 /** Elements that have no content and no end tag (HTML, 13.1.2). */
 const VOID: ReadonlySet<string> = new Set('area base br col embed hr img input link meta source track wbr'.split(' '))
@@ -19,10 +20,13 @@ function attributeOf(property: string, schema: Schema): string {
   return name
 }
 
-const SIGNS = /[&<>"]/
+/** Signs that are escaped, and those that are no text and left out. */
+// eslint-disable-next-line no-control-regex -- these are looked for
+const SIGNS = /[&<>"\u0000-\u0008\u000b-\u001f\u007f-\u009f\ud800-\udfff\ufffe\uffff]/
 const escapeText = (text: string): string =>
-  SIGNS.test(text) ? text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;') : text
-const escapeValue = (text: string): string => (SIGNS.test(text) ? text.replace(/&/g, '&amp;').replace(/"/g, '&quot;') : text)
+  SIGNS.test(text) ? printable(text).replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;') : text
+const escapeValue = (text: string): string =>
+  SIGNS.test(text) ? printable(text).replace(/&/g, '&amp;').replace(/"/g, '&quot;') : text
 
 function startTag({ tagName, properties }: Element, schema: Schema): string {
   let tag = `<${tagName}`

@@ -1,10 +1,10 @@
 import type { Element } from 'hast'
-import { toHtml } from 'hast-util-to-html'
 import type { Page, Site } from '#core/site/schema'
 import type { Picture } from '#core/picture/picture'
 import { type FontFile, fontFaceCss } from '#core/type/families'
 import { element } from '#core/blocks/html'
 import { createRenderer, pageBody } from './page'
+import { eitherStyle, xhtmlText } from './printable'
 import { printRules } from './rules'
 import { sharedRules, tokenDeclarations } from './guide-rules'
 
@@ -31,17 +31,12 @@ export function mockupBody(site: Site, page: Page, parts: MockupParts, viewportH
   const css =
     parts.fonts.map(({ file, url }) => fontFaceCss(file, url)).join('') +
     printRules([tokens, ...sharedRules(site, 'everything'), ...sections.flatMap((one) => one.rules)], 'minified')
-  // The comment and section marks let the styles be read alike as HTML and as XML.
   for (const section of sections) declareDrawings(section.element)
   const body = element('body', { xmlns: 'http://www.w3.org/1999/xhtml', lang: site.language }, [
-    element('style', {}, [{ type: 'text', value: `/*<![CDATA[*/${css}/*]]>*/` }]),
+    element('style', {}, [{ type: 'text', value: eitherStyle(css) }]),
     ...pageBody(page, sections),
   ])
-  return toHtml(body, {
-    closeSelfClosing: true,
-    closeEmptyElements: true,
-    characterReferences: { useNamedReferences: false },
-  })
+  return xhtmlText(body)
 }
 
 /** In XML a drawing must say that it is one. The tree is this mockup's own, so it may be changed. */

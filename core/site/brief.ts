@@ -1,3 +1,4 @@
+import { freeze } from 'immer'
 import { z } from 'zod'
 import { JOBS } from '#core/blocks/section'
 import { nameSchema } from '#core/values/name'
@@ -69,15 +70,18 @@ export const pageBriefSchema = z.strictObject({
 })
 export type PageBrief = z.infer<typeof pageBriefSchema>
 
-export const EMPTY_SITE_BRIEF: SiteBrief = {
-  visitors: '',
-  comfort: 'everyday',
-  reasons: '',
-  tone: '',
-  aim: null,
-  action: '',
-  constraints: [],
-  audit: [],
-}
+export const EMPTY_SITE_BRIEF: SiteBrief = freeze(
+  {
+    visitors: '',
+    comfort: 'everyday',
+    reasons: '',
+    tone: '',
+    aim: null,
+    action: '',
+    constraints: [],
+    audit: [],
+  },
+  true,
+)
 
-export const EMPTY_PAGE_BRIEF: PageBrief = { aim: null, action: '', what: '', why: '', now: '', constraints: [] }
+export const EMPTY_PAGE_BRIEF: PageBrief = freeze({ aim: null, action: '', what: '', why: '', now: '', constraints: [] }, true)

@@ -5,6 +5,8 @@ import { styleGuideSchema } from '#core/guide/style-guide'
 import { pictureSchema } from '#core/picture/picture'
 import { ownFontSchema } from '#core/type/own-font'
 import { idSchema } from '#core/values/ids'
+import { byLanguage, languageSchema } from '#core/values/language'
+import { addressSchema } from './address'
 import { boardCardSchema } from './board'
 import { pageBriefSchema, siteBriefSchema } from './brief'
 import { directionsSchema } from './directions'
@@ -14,18 +16,12 @@ export const FILE_FORMAT = 'yarrowfinch-site'
 /** Version of the file format. A file with a higher one is refused by name; see `upgrade.ts` for lower ones. */
 export const FILE_VERSION = 3
 
-export const addressSchema = z
-  .string()
-  .max(80)
-  .regex(/^([a-z0-9]+(-[a-z0-9]+)*)?$/, 'An address has lower case letters and figures, joined by hyphens.')
-
 export const pageSchema = z.strictObject({
   id: idSchema,
   name: z.string().trim().min(1).max(120),
-  /** Last part of the page's URL; empty for the site's first page. */
   address: addressSchema,
-  title: z.record(z.string(), z.string().max(200)),
-  description: z.record(z.string(), z.string().max(500)),
+  title: byLanguage(z.string().max(200)),
+  description: byLanguage(z.string().max(500)),
   /** True for a page that navigation blocks leave out, as a confirmation. */
   unlisted: z.boolean().optional(),
   brief: pageBriefSchema,
@@ -38,7 +34,7 @@ export const siteSchema = z.strictObject({
   version: z.literal(FILE_VERSION),
   name: z.string().trim().min(1, 'A site needs a name.').max(120),
   /** The language that words are first written in; a BCP 47 tag. */
-  language: z.string().regex(/^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/),
+  language: languageSchema,
   breakpoints: breakpointsSchema,
   /** Widths of the views, px. */
   views: z.array(z.int().min(240).max(3840)).min(1).max(6),

@@ -4,6 +4,7 @@ import type { Page, Site } from '#core/site/schema'
 import type { Picture } from '#core/picture/picture'
 import { type Family, familyOf } from '#core/type/families'
 import { element } from '#core/blocks/html'
+import { eitherStyle, printable, styleText, xhtmlText } from '#core/render/printable'
 import { printRules } from '#core/render/rules'
 import { sharedRules, tokenDeclarations, withTokens } from '#core/render/guide-rules'
 import { specimenBody, specimenCss } from './specimen'
@@ -28,11 +29,11 @@ export function specimenDocument(site: Site, page: Page, { picture, fontCss }: S
       element('meta', { charSet: 'utf-8' }, []),
       element('meta', { name: 'viewport', content: 'width=device-width, initial-scale=1' }, []),
       element('title', {}, [{ type: 'text', value: title }]),
-      element('style', {}, [{ type: 'text', value: `${fontCss}@page{margin:14mm}${cssOf(site)}` }]),
+      element('style', {}, [{ type: 'text', value: styleText(`${fontCss}@page{margin:14mm}${cssOf(site)}`) }]),
     ]),
     specimenBody(site, page, picture),
   ])
-  return `<!doctype html>\n${toHtml(tree)}\n`
+  return `<!doctype html>\n${printable(toHtml(tree))}\n`
 }
 
 /** The same as XHTML that needs nothing else, to be drawn inside an SVG `foreignObject`. */
@@ -41,7 +42,7 @@ export function specimenDrawing(site: Site, page: Page, { picture, fontCss }: Sp
   const drawn = {
     ...body,
     properties: { ...body.properties, xmlns: 'http://www.w3.org/1999/xhtml' },
-    children: [element('style', {}, [{ type: 'text', value: `/*<![CDATA[*/${fontCss}${cssOf(site)}/*]]>*/` }]), ...body.children],
+    children: [element('style', {}, [{ type: 'text', value: eitherStyle(`${fontCss}${cssOf(site)}`) }]), ...body.children],
   }
-  return toHtml(drawn, { closeSelfClosing: true, closeEmptyElements: true, characterReferences: { useNamedReferences: false } })
+  return xhtmlText(drawn)
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { idSchema } from '#core/values/ids'
 import { picture } from './picture'
 import { place } from './place'
 import type { Property } from './property'
@@ -27,7 +28,7 @@ export const styleValuesSchema = z.strictObject(shape).meta({ id: 'StyleValues' 
 export const styleSchema = z
   .strictObject({
     base: styleValuesSchema.optional(),
-    below: z.record(z.string(), styleValuesSchema).optional(),
+    below: z.record(idSchema, styleValuesSchema).optional(),
     hover: styleValuesSchema.optional(),
   })
   .meta({ id: 'Style' })
@@ -35,7 +36,7 @@ export const styleSchema = z
 export type Style = z.infer<typeof styleSchema>
 
 /** Where a value is set: for all widths, below one breakpoint, or on hover. */
-export const scopeSchema = z.union([z.literal('base'), z.literal('hover'), z.strictObject({ below: z.string() })])
+export const scopeSchema = z.union([z.literal('base'), z.literal('hover'), z.strictObject({ below: idSchema })])
 export type Scope = z.infer<typeof scopeSchema>
 
 /** The values set in one scope. */

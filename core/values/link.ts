@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { idSchema } from './ids'
-import { hrefSchema } from './words'
+import { hrefSchema } from './href'
 
 /** Where a block leads: a page of the site (and a section of it), or an address. */
 export const linkSchema = z.union([

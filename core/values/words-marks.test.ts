@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
-import { hrefSchema, plainText, type Span } from './words'
+import { hrefSchema } from './href'
+import { plainText, type Span } from './words'
 import { fromMarked, toMarked } from './words-marks'
 
 const { spans } = fc.letrec<{ spans: Span[]; span: Span }>((tie) => ({

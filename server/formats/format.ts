@@ -12,6 +12,8 @@ export type Format = {
   extension: string
   /** Media type (RFC 6838). */
   type: string
+  /** What is noted when somebody takes the file, which only looking at it does not. */
+  taken?: (given: Pick<Written, 'store' | 'record'>) => void
   write: (given: Written) => Promise<string | Uint8Array<ArrayBuffer>>
   /** For a format that sites are read from: whether a file is of it, and what makes a site of it and gives its id. */
   read?: { isOf: (bytes: Uint8Array) => boolean; open: (store: Store, bytes: Uint8Array) => Promise<string> }

@@ -7,7 +7,7 @@ import { newSite } from '#core/site/defaults'
 import { testIds } from '#core/values/ids.fixture'
 import { openStore, type Store } from '../database'
 import { createSite, getSite, MissingError } from '../sites'
-import { openFile, writeAs } from './index'
+import { openFile, takeAs, writeAs } from './index'
 
 let folder: string
 let store: Store
@@ -44,11 +44,17 @@ test('what is written as a site file is opened as the same site', async () => {
   }
 })
 
-test('the export is marked as such, readable or minified', async () => {
+test('the export is marked as such when it is taken, and not when it is looked at', async () => {
+  await as('web')
+  expect(getSite(store, id).exportedRevision).toBeNull()
+  await takeAs(store, id, 'web', new URLSearchParams())
+  expect(getSite(store, id).exportedRevision).toBe(0)
+})
+
+test('the export is readable or minified', async () => {
   const [readable, minified] = [await as('web'), await as('web', 'style=minified')]
   const sheet = ({ bytes }: typeof readable) => unzipSync(bytes as Uint8Array)['style.css']!.length
   expect(sheet(minified)).toBeLessThan(sheet(readable))
-  expect(getSite(store, id).exportedRevision).toBe(0)
 })
 
 test('a format that is not there is refused, also by the names of what every object has', async () => {

@@ -30,18 +30,30 @@ export function openFile(store: Store, bytes: Uint8Array): Promise<string> {
   return formats.find(({ read }) => read?.isOf(bytes))!.read!.open(store, bytes)
 }
 
-/**
- * A site in one format, with the name of its file.
- * @throws MissingError for a format or a site that is not there
- */
-export async function writeAs(
-  store: Store,
-  id: string,
-  name: string,
-  query: URLSearchParams,
-): Promise<{ bytes: string | Uint8Array<ArrayBuffer>; type: string; file: string }> {
+/** A site in one format, as a file. */
+type Written = { bytes: string | Uint8Array<ArrayBuffer>; type: string; file: string }
+
+async function written(store: Store, id: string, name: string, query: URLSearchParams): Promise<Written & { note: () => void }> {
   if (!isFormat(name)) throw new MissingError('There is no such format.')
   const record = getSite(store, id)
-  const { extension, type, write } = FORMATS[name] as Format
-  return { bytes: await write({ store, record, query }), type, file: `${slug(record.site.name)}${extension}` }
+  const { extension, type, write, taken } = FORMATS[name] as Format
+  const bytes = await write({ store, record, query })
+  return { bytes, type, file: `${slug(record.site.name)}${extension}`, note: () => taken?.({ store, record }) }
+}
+
+/**
+ * A site in one format, with the name of its file, to be looked at.
+ * @throws MissingError for a format or a site that is not there
+ */
+export const writeAs = (store: Store, id: string, name: string, query: URLSearchParams): Promise<Written> =>
+  written(store, id, name, query)
+
+/**
+ * The same, taken: once it has been made, it is noted which revision was exported.
+ * @throws MissingError for a format or a site that is not there
+ */
+export async function takeAs(store: Store, id: string, name: string, query: URLSearchParams): Promise<Written> {
+  const { note, ...file } = await written(store, id, name, query)
+  note()
+  return file
 }

@@ -1,8 +1,8 @@
-import { zipSync } from 'fflate'
 import { readFont } from '../fonts'
 import { pictureAt, readOriginal } from '../pictures'
 import { markExported } from '../sites'
 import { exportFiles } from '../web-export'
+import { inThread } from '../threads/pool'
 import type { Format } from './format'
 
 /** Files that are packed already. */
@@ -13,17 +13,24 @@ export const web: Format = {
   what: 'pages, stylesheet, pictures and fonts',
   extension: '.zip',
   type: 'application/zip',
-  async write({ store, record: { id, site, revision }, query }) {
+  taken: ({ store, record: { id, revision } }) => markExported(store, id, revision),
+  async write({ store, record: { site }, query }) {
+    const owner = Symbol('export')
     const { files } = await exportFiles(
       site,
       query.get('style') === 'minified' ? 'minified' : 'readable',
-      (picture, width) => (width === null ? readOriginal(store, picture.hash) : pictureAt(store, picture.hash, width)),
+      (picture, width) => (width === null ? readOriginal(store, picture.hash) : pictureAt(store, picture.hash, width, owner)),
       (name) => readFont(name, store.folder),
     )
-    markExported(store, id, revision)
-    return zipSync(
-      Object.fromEntries(files.map(({ file, bytes }) => [file, [bytes, { level: PACKED.test(file) ? 0 : 6 }] as const])),
-      { mtime: new Date(1980, 0, 1) },
+    return inThread(
+      owner,
+      'zip',
+      Object.fromEntries(
+        files.map(({ file, bytes }): [string, [Uint8Array, { level: 0 | 6 }]] => [
+          file,
+          [bytes, { level: PACKED.test(file) ? 0 : 6 }],
+        ]),
+      ),
     )
   },
 }

@@ -5,6 +5,7 @@ import { reSet } from '#core/edits/re-set'
 import { newSection } from '#core/blocks/defaults'
 import { slotsOf } from '#core/deck/slots'
 import { rulesAtViewport, type Viewport } from '#core/render/without-media-queries'
+import { pageNonce } from '../../nonce'
 import { createRenderer } from '#core/render/page'
 import { printRules, type Rule } from '#core/render/rules'
 import { WIRE_CSS } from '#core/render/wire'
@@ -70,7 +71,7 @@ export function createPreviews(site: Site) {
     const [printed] = render({ ...site, pages: [page] }, page)
     let base = sharedAt.get(viewport.width)
     if (base === undefined) sharedAt.set(viewport.width, (base = cssOf(shared, viewport) + WIRE_CSS))
-    return `<style>${base}${cssOf(printed!.rules, viewport)}${EMPTY}</style><div class="page">${toHtml(printed!.element)}</div>`
+    return `<style nonce="${pageNonce()}">${base}${cssOf(printed!.rules, viewport)}${EMPTY}</style><div class="page">${toHtml(printed!.element)}</div>`
   }
 }
 

@@ -1,7 +1,7 @@
 import { Link } from 'react-router'
 import { INPUTS } from '#core/blocks/field'
 import type { BlockOf } from '#core/blocks/index'
-import { hrefSchema } from '#core/values/words'
+import { hrefSchema } from '#core/values/href'
 import { Choice } from '../../ui/choice'
 import { useSessionStore, useSession } from '../../session/context'
 import { edit, pageOf } from '../../session/store'

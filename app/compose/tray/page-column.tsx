@@ -1,5 +1,6 @@
 import { useNavigate } from 'react-router'
-import { addressSchema, type Page } from '#core/site/schema'
+import { addressSchema } from '#core/site/address'
+import type { Page } from '#core/site/schema'
 import { slug } from '#core/render/names'
 import { Button } from '../../ui/button'
 import { useSessionStore, useSession } from '../../session/context'

@@ -12,6 +12,7 @@ import { edit, editAll } from '../../session/store'
 import { ColourField } from '../../fields/colour-field'
 import { ColumnHead, Finding, Row } from '../../fields/row'
 import { newGesture, type StyleAccess } from '../../fields/use-style'
+import { useAsked } from '../../ui/asked'
 
 const SHAPES = [
   { value: 'own', label: 'Its own' },
@@ -128,9 +129,12 @@ function Upload({ block }: { block: BlockOf<'picture'> }) {
   )
 }
 
+const CENTRE = { x: 50, y: 50 }
+
 /** The part of the picture that every crop keeps: press or drag on it. */
 function FocalPoint({ picture, style }: { picture: Picture; style: StyleAccess }) {
-  const focal = style.get('focal') ?? { x: 50, y: 50 }
+  const focal = style.get('focal') ?? CENTRE
+  const [newest, ask] = useAsked(focal)
   const gesture = useRef('')
   const set = (event: PointerEvent<HTMLButtonElement>) => {
     const box = event.currentTarget.getBoundingClientRect()
@@ -145,10 +149,12 @@ function FocalPoint({ picture, style }: { picture: Picture; style: StyleAccess }
       gesture.current,
     )
   }
-  const nudge = (dx: number, dy: number) =>
-    style.set({
-      focal: { x: Math.min(100, Math.max(0, focal.x + dx)), y: Math.min(100, Math.max(0, focal.y + dy)) },
-    })
+  const nudge = (dx: number, dy: number) => {
+    const { x, y } = newest()
+    const next = { x: Math.min(100, Math.max(0, x + dx)), y: Math.min(100, Math.max(0, y + dy)) }
+    ask(next)
+    style.set({ focal: next })
+  }
   const arrows: Record<string, [number, number]> = {
     ArrowLeft: [-5, 0],
     ArrowRight: [5, 0],

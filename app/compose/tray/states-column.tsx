@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import type { Link } from '#core/values/link'
 import type { BlockOf } from '#core/blocks/index'
-import { hrefSchema } from '#core/values/words'
+import { hrefSchema } from '#core/values/href'
 import { Choice } from '../../ui/choice'
 import { NumberField } from '../../ui/number-field'
 import { useSessionStore, useSession } from '../../session/context'

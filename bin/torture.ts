@@ -1,0 +1,41 @@
+import { torture } from '../torture/run'
+
+const option = (name: string, otherwise: number): number => {
+  const at = process.argv.indexOf(`--${name}`)
+  const value = at < 0 ? otherwise : Number(process.argv[at + 1])
+  if (!(value > 0)) throw new Error(`--${name} wants a number above 0.`)
+  return value
+}
+
+/** Most that another request may wait while hostile ones are answered, ms, and memory that may be left over, MB. */
+const MOST = { wait: 250, memory: 200 }
+
+const minutes = option('minutes', 2)
+const seed = option('seed', (Date.now() % 1_000_000) + 1)
+console.log(`Seed ${seed}, ${minutes} minutes.`)
+const { inputs, kills, locked, full } = await torture(seed, minutes * 30)
+const faults = [
+  ...inputs.faults,
+  ...kills.faults,
+  ...kills.lost.map((one) => `lost: ${one}`),
+  ...kills.doubled.map((one) => `twice: ${one}`),
+  ...locked,
+  ...(full ?? []),
+]
+console.log(
+  `Hostile inputs: ${inputs.tried}, answered ${Object.entries(inputs.byStatus)
+    .map(([status, count]) => `${count} × ${status}`)
+    .join(', ')}.`,
+)
+console.log(
+  `Another request waited ${Math.round(inputs.longestWait)} ms at most (wanted ${MOST.wait}), for ${inputs.waitedFor}; ${Math.round(inputs.moreMemory)} MB more memory at the end (wanted ${MOST.memory}).`,
+)
+console.log(
+  `Kills: ${kills.kills}; acknowledged: ${kills.acknowledged}; lost: ${kills.lost.length}; twice: ${kills.doubled.length}.`,
+)
+console.log(
+  full === null ? 'A full disk: not tried, since this machine lets no file system be made.' : `A full disk: ${full.length} faults.`,
+)
+console.log(`A locked database: ${locked.length} faults.`)
+for (const one of faults.slice(0, 40)) console.log(`  ${one}`)
+process.exitCode = faults.length > 0 || inputs.longestWait > MOST.wait || inputs.moreMemory > MOST.memory ? 1 : 0

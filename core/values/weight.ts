@@ -1,0 +1,9 @@
+const KB = 1024
+const MB = 1024 * KB
+
+/** What something weighs, in words: “4.2 MB”. @param bytes from 0 up */
+export const weightInWords = (bytes: number): string => `${(bytes / MB).toFixed(1)} MB`
+
+/** What something may weigh at most, in words: “30 MB”, “64 kB”. @param bytes from 0 up */
+export const limitInWords = (bytes: number): string =>
+  bytes < MB ? `${Math.round(bytes / KB)} kB` : `${Number((bytes / MB).toFixed(1))} MB`

@@ -1,0 +1,110 @@
+import type { Page } from '@playwright/test'
+import { composed, expect, openSite, saved, test } from './application'
+
+const SITE = 'Hollin Ridge Observatory'
+
+/** What the pages' own policy keeps from being loaded or run, in the words of the browser. */
+function violations(page: Page): string[] {
+  const found: string[] = []
+  page.on('console', (message) => {
+    if (/Content Security Policy|violates the following/i.test(message.text())) found.push(message.text())
+  })
+  return found
+}
+
+test('every screen works under its policy, and what has not its word does not run', async ({ page, app }) => {
+  const found = violations(page)
+  await page.goto(app.url)
+  const policy = (await (await page.request.get(app.url)).headers())['content-security-policy']!
+  expect(policy).toMatch(/script-src 'self' 'nonce-[\w+/=]{20,}'/)
+  expect(policy).toContain("frame-ancestors 'none'")
+  await openSite(page, app, SITE)
+  for (const step of ['Brief', 'Copy', 'References', 'Style', 'Deliver']) {
+    await page.getByRole('navigation', { name: 'Path of the work' }).getByRole('link', { name: step }).click()
+    await page.waitForURL(new RegExp(step.toLowerCase()))
+    await expect(page.getByRole('main').first()).toBeVisible()
+  }
+  await page.getByRole('navigation', { name: 'Path of the work' }).getByRole('link', { name: 'Compose' }).click()
+  await composed(page)
+  await page.keyboard.press('a')
+  await expect(page.locator('[data-arrangement]').first()).toBeVisible()
+  await page.keyboard.press('Escape')
+  expect(found).toEqual([])
+
+  await page.evaluate(() => {
+    const script = document.createElement('script')
+    script.textContent = 'window.foreign = true'
+    document.body.append(script)
+    document.body.insertAdjacentHTML('beforeend', '<img src="x" onerror="window.foreign = true">')
+  })
+  await expect.poll(() => found.length).toBeGreaterThan(0)
+  expect(await page.evaluate(() => 'foreign' in window)).toBe(false)
+})
+
+test('no other page can write here, read what is here, or frame it', async ({ page, app, context }) => {
+  await openSite(page, app, SITE)
+  await saved(page)
+  const site = /sites\/([\w-]+)/.exec(page.url())![1]!
+  const port = new URL(app.url).port
+  // The same machine under another name is another origin.
+  const other = `http://localhost:${port}`
+  const foreign = await context.newPage()
+  await foreign.goto(`${other}/icon.svg`)
+  const tried = await foreign.evaluate(
+    async ([url, id]) => {
+      const send = async (path: string, init: RequestInit) => {
+        try {
+          const answer = await fetch(`${url}${path}`, { method: 'POST', mode: 'no-cors', ...init })
+          return answer.type
+        } catch {
+          return 'refused'
+        }
+      }
+      const read = async (path: string) => {
+        try {
+          return (await (await fetch(`${url}${path}`)).text()).length
+        } catch {
+          return 'refused'
+        }
+      }
+      const edit = { kind: 'site', field: 'name', value: 'Taken over' }
+      await send(`/sites/${id}/edits`, {
+        headers: { 'Content-Type': 'text/plain' },
+        body: JSON.stringify({ base: 0, edits: [{ key: 'foreign', edit }] }),
+      })
+      const form = new FormData()
+      form.set('intent', 'delete')
+      form.set('site', id!)
+      await send('/?index', { body: form })
+      return [await read('/'), await read(`/sites/${id}/as/site-json`), await read(`/visit/${id}/index.html`)]
+    },
+    [app.url, site],
+  )
+  expect(tried).toEqual(['refused', 'refused', 'refused'])
+  await foreign.close()
+  await page.goto(app.url)
+  await expect(page.getByRole('link', { name: `Open ${SITE}` })).toBeVisible()
+  await expect(page.getByText('Taken over')).toHaveCount(0)
+})
+
+test('a script in a played page can change nothing', async ({ page, app }) => {
+  await openSite(page, app, SITE)
+  const site = /sites\/([\w-]+)/.exec(page.url())![1]!
+  await page.goto(`${app.url}/visit/${site}/index.html`)
+  const answers = await page.evaluate(async (id) => {
+    const answer = async (path: string, type: string, body: string) => {
+      try {
+        return (await fetch(path, { method: 'POST', mode: 'no-cors', headers: { 'Content-Type': type }, body })).type
+      } catch {
+        return 'refused'
+      }
+    }
+    const edit = { kind: 'site', field: 'name', value: 'Taken over' }
+    const body = JSON.stringify({ base: 0, edits: [{ key: 'played', edit }] })
+    return [await answer(`/sites/${id}/edits`, 'text/plain', body), await answer('/?index', 'text/plain', body)]
+  }, site)
+  // The browser tells a script nothing of an answer that is another origin's; what counts is that nothing came of it.
+  expect(answers).toEqual(['opaque', 'opaque'])
+  await page.goto(app.url)
+  await expect(page.getByText('Taken over')).toHaveCount(0)
+})

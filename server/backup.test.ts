@@ -1,0 +1,77 @@
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { spawn } from 'node:child_process'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { afterEach, beforeEach, expect, test } from 'vitest'
+import { newSite } from '#core/site/defaults'
+import { testIds } from '#core/values/ids.fixture'
+import { backUp, BackupError, restore } from './backup'
+import { openStore, type Store } from './database'
+import { createSite, getSite, saveEdits } from './sites'
+
+let folder: string
+let store: Store
+let id: string
+const file = () => join(folder, 'data', 'test.db')
+const copy = () => join(folder, 'copy')
+const rename = (base: number, value: string) =>
+  saveEdits(store, id, base, [{ key: `k${base}`, edit: { kind: 'site', field: 'name', value } }])
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'yarrowfinch-'))
+  store = openStore(file())
+  id = createSite(store, newSite('Tallow & Twine', testIds()))
+  mkdirSync(join(folder, 'data', 'pictures'))
+  writeFileSync(join(folder, 'data', 'pictures', 'a'.repeat(64)), 'picture')
+})
+afterEach(() => {
+  store.close()
+  rmSync(folder, { recursive: true, force: true })
+})
+
+test('a backup of a database that is written to is whole, and brings its state back with its pictures', async () => {
+  let revision = 0
+  const timer = setInterval(() => rename(revision++, `Name ${revision}`), 1)
+  await new Promise((resolve) => setTimeout(resolve, 30))
+  const atLeast = revision
+  expect(await backUp(file(), copy())).toBe(1)
+  clearInterval(timer)
+  const atMost = revision
+  expect(await backUp(file(), join(folder, 'second'))).toBe(1)
+  rename(revision, 'After the backup')
+  store.close()
+  rmSync(join(folder, 'data', 'pictures'), { recursive: true })
+
+  expect(await restore(copy(), file())).toBe(1)
+  store = openStore(file())
+  const { revision: restored, site } = getSite(store, id)
+  expect(restored).toBeGreaterThanOrEqual(atLeast)
+  expect(restored).toBeLessThanOrEqual(atMost)
+  expect(site.name).toBe(`Name ${restored}`)
+  expect(readFileSync(join(folder, 'data', 'pictures', 'a'.repeat(64)), 'utf8')).toBe('picture')
+  expect(existsSync(`${file()}.before-restore`)).toBe(true)
+})
+
+test('a second backup into one folder copies what is new', async () => {
+  await backUp(file(), copy())
+  writeFileSync(join(folder, 'data', 'pictures', 'b'.repeat(64)), 'another')
+  expect(await backUp(file(), copy())).toBe(1)
+})
+
+test('what is no backup, or is damaged, is not put in the place of anything', async () => {
+  await expect(restore(join(folder, 'nowhere'), file())).rejects.toThrow(BackupError)
+  mkdirSync(copy())
+  writeFileSync(join(copy(), 'test.db'), 'not a database, but long enough to be taken for one'.repeat(40))
+  await expect(restore(copy(), file())).rejects.toThrow(/cannot be read|damaged/)
+  expect(getSite(store, id).site.name).toBe('Tallow & Twine')
+})
+
+test('nothing is restored under a server that runs', async () => {
+  await backUp(file(), copy())
+  const server = spawn(process.execPath, ['-e', 'setInterval(() => {}, 1000)'])
+  writeFileSync(join(folder, 'data', 'server.pid'), String(server.pid))
+  await expect(restore(copy(), file())).rejects.toThrow(/A server has this database open/)
+  server.kill('SIGKILL')
+  await new Promise((resolve) => server.on('exit', resolve))
+  store.close()
+  await restore(copy(), file())
+})

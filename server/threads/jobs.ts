@@ -1,0 +1,35 @@
+import { zipSync, type Zippable } from 'fflate'
+import { readSiteFile, writeSiteZip } from '#core/formats/site-zip'
+import { cleanSvg } from '#core/formats/svg'
+import { webFiles, type WebFiles } from '#core/formats/web-files'
+import type { Layout } from '#core/render/rules'
+import type { Site } from '#core/site/schema'
+import { markdownOfDocx } from './docx'
+import { cutTo, readFontFile } from './font-file'
+
+/** The files of an export as they come from another thread: functions do not travel. */
+export type Printed = Omit<WebFiles, 'characters'> & { characters: string }
+
+function print({ site, style, forms }: { site: Site; style: Layout; forms: 'exported' | 'played' }): Printed {
+  // Forms of a played page reach the local inbox, wherever the export would send them.
+  const files = webFiles(site, style, forms === 'played' ? (form) => `forms/${form.id}` : undefined)
+  return { ...files, characters: files.characters() }
+}
+
+/** What takes long, or is done with what others made: each is done in a thread of its own, from values that can be copied. */
+export const JOBS = {
+  'read-site': readSiteFile,
+  'write-site': writeSiteZip,
+  'clean-svg': cleanSvg,
+  docx: markdownOfDocx,
+  'read-font': readFontFile,
+  'cut-font': cutTo,
+  print,
+  zip: (files: Zippable): Uint8Array<ArrayBuffer> => zipSync(files, { mtime: new Date(1980, 0, 1) }),
+}
+
+export type Jobs = typeof JOBS
+export type JobName = keyof Jobs
+/** What a job is given, and what it makes. */
+export type Given<J extends JobName> = Parameters<Jobs[J]>[0]
+export type Made<J extends JobName> = Awaited<ReturnType<Jobs[J]>>

@@ -1,0 +1,25 @@
+import { expect, test } from 'vitest'
+import { docxOf } from '../../torture/doors'
+import { inThread } from './pool'
+
+test('a job gives what it makes, and its sentence where it refuses', async () => {
+  expect(await inThread('a', 'docx', { bytes: docxOf(2), name: 'a.docx' })).toBe('Bring a coat.\n\nBring a coat.\n')
+  await expect(inThread('a', 'clean-svg', '<p>')).rejects.toThrow(/no svg element/)
+})
+
+test('a job that takes too long is ended with a sentence, and our own work does not wait for it', async () => {
+  let over = false
+  // Both threads have begun: starting one takes seconds where much else is run.
+  await Promise.all([
+    inThread('a', 'docx', { bytes: docxOf(1), name: 'a.docx' }),
+    inThread('b', 'zip', { 'a.txt': new Uint8Array(4) }),
+  ])
+  const long = inThread('a', 'docx', { bytes: docxOf(190_000), name: 'a.docx' }, { ms: 2000, sentence: 'Too long.' }).finally(
+    () => (over = true),
+  )
+  const refused = expect(long).rejects.toThrow('Too long.')
+  await inThread('b', 'zip', { 'a.txt': new Uint8Array(4) })
+  expect(over).toBe(false)
+  await refused
+  expect(await inThread('a', 'docx', { bytes: docxOf(1), name: 'a.docx' })).toBe('Bring a coat.\n')
+})

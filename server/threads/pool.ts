@@ -1,0 +1,60 @@
+import { availableParallelism } from 'node:os'
+import { resolve } from 'node:path'
+import { pathToFileURL } from 'node:url'
+import { Piscina } from 'piscina'
+import { FormatError } from '#core/formats/site-json'
+import { fairQueue } from './fair-queue'
+import type { Given, JobName, Made } from './jobs'
+import type { Answer } from './worker'
+
+/** Most memory that a thread may take for its values, MB; one that wants more is ended, and only it. */
+const MEMORY = 512
+/** How long a job may take, ms, when nothing else is said. */
+const PATIENCE = 20_000
+
+const AT_ONCE = Math.max(1, availableParallelism() - 1)
+
+let pool: Piscina | undefined
+
+/** The threads, begun when the first job comes; those that have nothing to do end after a while. */
+const threads = (): Piscina =>
+  (pool ??= new Piscina({
+    filename: pathToFileURL(resolve('server', 'threads', 'worker.ts')).href,
+    // The same sources run in development, in tests and in production, so there is nothing to build for the threads.
+    execArgv: ['--import', 'tsx'],
+    minThreads: 0,
+    maxThreads: 2 * AT_ONCE,
+    idleTimeout: 30_000,
+    resourceLimits: { maxOldGenerationSizeMb: MEMORY, stackSizeMb: 4 },
+    recordTiming: false,
+  }))
+
+/** Jobs that read what others made, and may take as long as they are let. What is our own does not wait for them. */
+const FOREIGN: ReadonlySet<JobName> = new Set(['read-site', 'clean-svg', 'docx', 'read-font'])
+const queues = { foreign: fairQueue(AT_ONCE), own: fairQueue(AT_ONCE) }
+
+/**
+ * Does a job in another thread, so that nobody else waits for it.
+ * @param owner who asks: whoever waits is served in turn
+ * @param most how long it may take, ms; and what is said when it takes longer, or more memory than there is
+ * @throws FormatError with the job's own sentence, or with `most.sentence`
+ */
+export async function inThread<J extends JobName>(
+  owner: unknown,
+  job: J,
+  given: Given<J>,
+  most: { ms?: number; sentence?: string } = {},
+): Promise<Made<J>> {
+  const { ms = PATIENCE, sentence = 'This takes more time or memory than there is for it.' } = most
+  const answer = await queues[FOREIGN.has(job) ? 'foreign' : 'own'](owner, async (): Promise<Answer> => {
+    try {
+      return (await threads().run({ job, given }, { signal: AbortSignal.timeout(ms) })) as Answer
+    } catch (error) {
+      const { name, code } = error as { name?: string; code?: string }
+      if (name === 'AbortError' || code === 'ERR_WORKER_OUT_OF_MEMORY') throw new FormatError(sentence)
+      throw error
+    }
+  })
+  if ('problem' in answer) throw new FormatError(answer.problem)
+  return answer.made as Made<J>
+}

@@ -1,0 +1,17 @@
+import { FormatError } from '#core/formats/site-json'
+import { type JobName, JOBS } from './jobs'
+
+/** What comes back from a thread: errors that are the caller's come as their sentence, since classes do not travel. */
+export type Answer = { made: unknown } | { problem: string }
+
+/** Does one job. */
+export default async function work({ job, given }: { job: JobName; given: unknown }): Promise<Answer> {
+  try {
+    return { made: await (JOBS[job] as (given: unknown) => unknown)(given) }
+  } catch (error) {
+    if (error instanceof FormatError) return { problem: error.message }
+    // What is nested without end exhausts the stack of a reader that goes down by itself.
+    if (error instanceof RangeError) return { problem: 'The file is nested too deep to be read.' }
+    throw error
+  }
+}

@@ -1,0 +1,109 @@
+import { readFileSync } from 'node:fs'
+import { chooserOf } from '#core/edits/edits.fixture'
+import { checkSite } from '#core/formats/site-json'
+import type { Application } from '../e2e/application'
+import { DOOR_NAMES, examplesOf, hostileAt } from './doors'
+import { watch } from './watch'
+
+/** What a run of hostile inputs came to. */
+export type InputsResult = {
+  tried: number
+  byStatus: Record<string, number>
+  /** What must not be: with the door and seed that lead to it again. */
+  faults: string[]
+  /** Longest that another request waited meanwhile, ms, and the memory that the server had more at the end, MB. */
+  longestWait: number
+  /** What was answered meanwhile. */
+  waitedFor: string
+  moreMemory: number
+}
+
+const megabytesOf = (pid: number): number =>
+  Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024
+
+/** What of a published page would run, or load from elsewhere. */
+export function unsafeIn(html: string): string[] {
+  return [
+    ...html.matchAll(/<script\b[^>]*>/gi),
+    ...html.matchAll(/<[^>]*\son\w+\s*=[^>]*>/gi),
+    ...html.matchAll(/(?:href|src|action)\s*=\s*"\s*(?:javascript|data|vbscript):[^"]*"/gi),
+    ...html.matchAll(/<(?:img|link|source|iframe|object|embed)\b[^>]*(?:https?:)?\/\/[^>]*>/gi),
+  ].map(([found]) => found.slice(0, 160))
+}
+
+/**
+ * Asks, and asks again where the connection was one that the server had just given up for being idle, which looks like
+ * no answer to who uses it in the same moment.
+ */
+async function ask(app: Application, path: string, init: RequestInit): Promise<Response> {
+  const send = () => fetch(app.url + path, { ...init, redirect: 'manual' })
+  try {
+    return await send()
+  } catch (error) {
+    if (app.process.exitCode !== null) throw error
+    return send()
+  }
+}
+
+/** Ids of the sites that the home screen names. */
+const sitesOf = async (url: string): Promise<string[]> => [
+  ...new Set([...(await (await fetch(url)).text()).matchAll(/\/visit\/([\w-]{10})\//g)].map(([, id]) => id!)),
+]
+
+/**
+ * Sends hostile requests through every door for a while.
+ * @param until when it ends, ms since the epoch; each door is tried once at least
+ */
+export async function tryInputs(app: Application, seed: number, until: number): Promise<InputsResult> {
+  const [id] = await sitesOf(app.url)
+  const examples = await examplesOf(app.url, id!)
+  // A server that has done each of its kinds of work once has what it always has.
+  for (const [n, door] of DOOR_NAMES.entries()) {
+    const { path, init } = hostileAt(door, examples, chooserOf(n))
+    await (await ask(app, path, init)).arrayBuffer()
+  }
+  const before = megabytesOf(app.process.pid!)
+  let where = ''
+  const stop = watch(app.url, () => where)
+  const result: InputsResult = { tried: 0, byStatus: {}, faults: [], longestWait: 0, waitedFor: '', moreMemory: 0 }
+  let revision = 0
+  for (let n = 0; n < DOOR_NAMES.length || Date.now() < until; n++) {
+    const door = DOOR_NAMES[n % DOOR_NAMES.length]!
+    const { path, init } = hostileAt(door, examples, chooserOf(seed + n))
+    where = `${door} (seed ${seed + n})`
+    // An edit counts only on the newest revision, so some are given it.
+    if (door === 'edits') init.body = String(init.body).replace('"base":-1', `"base":${revision}`)
+    try {
+      const response = await ask(app, path, init)
+      const text = await response.text()
+      result.byStatus[response.status] = (result.byStatus[response.status] ?? 0) + 1
+      if (response.status >= 500) result.faults.push(`${where}: ${response.status} ${text.slice(0, 120)}`)
+      if (door === 'edits' && response.ok) revision = (JSON.parse(text) as { revision: number }).revision
+      if (door === 'edits' && response.status === 409) revision = (JSON.parse(text) as { revision?: number }).revision ?? revision
+    } catch (error) {
+      result.faults.push(`${where}: no answer, ${(error as Error).message} (${String((error as Error).cause)})`)
+      if (app.process.exitCode !== null) break
+    }
+    result.tried++
+  }
+  const { longest, during } = await stop()
+  Object.assign(result, { longestWait: longest, waitedFor: during })
+  await checkAll(app, result)
+  await new Promise((resolve) => setTimeout(resolve, 2000))
+  result.moreMemory = megabytesOf(app.process.pid!) - before
+  return result
+}
+
+/** Checks that every site can be opened and published, and that nothing runs on its pages. */
+async function checkAll(app: Application, result: InputsResult): Promise<void> {
+  const sites = await sitesOf(app.url)
+  if (sites.length === 0) result.faults.push('The home screen names no site any more.')
+  for (const id of sites) {
+    const site = checkSite(await (await fetch(`${app.url}/sites/${id}/as/site-json`)).json())
+    for (const page of site.pages.slice(0, 5)) {
+      const name = page.address === '' ? 'index.html' : `${page.address}.html`
+      const html = await (await fetch(`${app.url}/visit/${id}/${name}`)).text()
+      for (const found of unsafeIn(html)) result.faults.push(`On ${name} of ${id}: ${found}`)
+    }
+  }
+}
