@@ -13,13 +13,14 @@ const MOST = { wait: 250, memory: 200 }
 const minutes = option('minutes', 2)
 const seed = option('seed', (Date.now() % 1_000_000) + 1)
 console.log(`Seed ${seed}, ${minutes} minutes.`)
-const { inputs, kills, locked, full } = await torture(seed, minutes * 30)
+const { inputs, kills, locked, clock, full } = await torture(seed, minutes * 30)
 const faults = [
   ...inputs.faults,
   ...kills.faults,
   ...kills.lost.map((one) => `lost: ${one}`),
   ...kills.doubled.map((one) => `twice: ${one}`),
   ...locked,
+  ...clock,
   ...(full ?? []),
 ]
 console.log(
@@ -37,5 +38,6 @@ console.log(
   full === null ? 'A full disk: not tried, since this machine lets no file system be made.' : `A full disk: ${full.length} faults.`,
 )
 console.log(`A locked database: ${locked.length} faults.`)
+console.log(`A clock that jumps: ${clock.length} faults.`)
 for (const one of faults.slice(0, 40)) console.log(`  ${one}`)
 process.exitCode = faults.length > 0 || inputs.longestWait > MOST.wait || inputs.moreMemory > MOST.memory ? 1 : 0

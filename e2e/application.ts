@@ -67,13 +67,21 @@ export async function start(data: string): Promise<Application> {
   }
 }
 
+/** Tells a running application something, and waits until it has taken it in. */
+async function tell(app: Application, what: { data: string } | { clock: number }): Promise<void> {
+  const given = new Promise<void>((done) => app.process.once('message', () => done()))
+  app.process.send(what)
+  await given
+}
+
 /** Gives a running application another folder of data; what it still does for the old one comes to nothing. */
 export async function giveData(app: Application, data: string): Promise<void> {
-  const given = new Promise<void>((done) => app.process.once('message', () => done()))
-  app.process.send({ data })
-  await given
+  await tell(app, { data })
   app.data = data
 }
+
+/** Puts the clock of a running application ahead of the machine's by so many ms, or back. */
+export const putClock = (app: Application, clock: number): Promise<void> => tell(app, { clock })
 
 export const temporaryFolder = (): string => mkdtempSync(join(tmpdir(), 'yarrowfinch-'))
 

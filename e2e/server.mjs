@@ -1,6 +1,19 @@
 // The built application, as `react-router-serve` runs it, for tests: the process that started it may give it another
-// folder of data while it runs, so that tests share one start and none of their data.
-process.on('message', ({ data }) => {
+// folder of data while it runs, so that tests share one start and none of their data; or put its clock forward or back.
+let ahead = 0
+const Clock = globalThis.Date
+globalThis.Date = class Date extends Clock {
+  static now = () => Clock.now() + ahead
+  constructor(...given) {
+    if (given.length > 0) super(...given)
+    else super(Clock.now() + ahead)
+  }
+}
+process.on('message', ({ data, clock }) => {
+  if (clock !== undefined) {
+    ahead = clock
+    return process.send('given')
+  }
   globalThis.yarrowfinchStore?.close()
   delete globalThis.yarrowfinchStore
   process.env.YARROWFINCH_DATA = data

@@ -1,13 +1,14 @@
 import { test, expect } from '@playwright/test'
 import { torture } from '../torture/run'
 
-test('hostile inputs, killed servers, a full disk and a locked database leave nothing broken, lost or doubled', async () => {
-  const { inputs, kills, locked, full } = await torture(11, 12)
+test('hostile inputs, killed servers, a full disk, a locked database and a clock that jumps leave nothing broken, lost or doubled', async () => {
+  const { inputs, kills, locked, clock, full } = await torture(11, 12)
   expect(inputs.faults).toEqual([])
   expect(inputs.tried).toBeGreaterThan(10)
   expect(kills).toMatchObject({ lost: [], doubled: [], faults: [] })
   expect(kills.acknowledged).toBeGreaterThan(0)
   expect(locked).toEqual([])
+  expect(clock).toEqual([])
   // Without a file system of its own a full disk is not tried.
   expect(full ?? []).toEqual([])
 })

@@ -4,7 +4,7 @@ import { createHash } from 'node:crypto'
 import type { Store } from './database'
 import { readFont, storeFont } from './fonts'
 import { keptPictures, readOriginal, storePicture } from './pictures'
-import { createSite } from './sites'
+import { keepSite } from './sites'
 import { inThread } from './threads/pool'
 
 /**
@@ -17,38 +17,35 @@ export async function importSite(store: Store, bytes: Uint8Array): Promise<strin
   const file = await inThread(Symbol('import'), 'read-site', bytes, {
     sentence: 'The site file takes too long to read, or has more in it than can be opened.',
   })
-  const renamed = new Map<string, string>()
-  for (const picture of file.site.pictures) {
+  let { document } = file
+  for (const picture of file.named.pictures) {
     const content = file.pictures.get(picture.hash)
     if (!content) continue
     if (createHash('sha256').update(content).digest('hex') !== picture.hash) {
       throw new FormatError(`The picture "${picture.name}" in the file is not the one that the site was saved with.`)
     }
     const stored = await storePicture(store, content, picture.name)
-    renamed.set(picture.hash, stored.hash)
+    // What was cleaned has another hash, and a hash is the name of nothing else.
+    if (stored.hash !== picture.hash) document = document.replaceAll(picture.hash, stored.hash)
   }
-  for (const font of file.site.fonts) {
+  for (const font of file.named.fonts) {
     const content = file.fonts.get(font.hash)
     if (!content) throw new FormatError(`The file lacks its font "${font.name}". Use the .site.zip, which holds it.`)
     const stored = await storeFont(store, content, font.name)
-    renamed.set(font.hash, stored.hash)
+    if (stored.hash !== font.hash) document = document.replaceAll(font.hash, stored.hash)
   }
-  const site: Site = {
-    ...file.site,
-    fonts: file.site.fonts.map((one) => ({ ...one, hash: renamed.get(one.hash)! })),
-    pictures: file.site.pictures.map((one) => ({ ...one, hash: renamed.get(one.hash) ?? one.hash })),
-  }
+  const without = file.named.pictures.filter((one) => !file.pictures.has(one.hash))
   const kept = keptPictures(
     store,
-    site.pictures.map((one) => one.hash),
+    without.map((one) => one.hash),
   )
-  const lost = site.pictures.filter((one) => !kept.has(one.hash))
+  const lost = without.filter((one) => !kept.has(one.hash))
   if (lost.length > 0) {
     throw new FormatError(
       `The file lacks ${lost.length} of its pictures, "${lost[0]!.name}" first. Use the .site.zip, which holds them.`,
     )
   }
-  return createSite(store, site)
+  return keepSite(store, document)
 }
 
 /** A site as a `.site.zip` with the originals of its pictures and its own fonts. */

@@ -146,10 +146,12 @@ function writeLater(store: Store, id: string): void {
 }
 
 /** Keeps a new site and returns its id. */
-export function createSite(store: Store, site: Site): string {
+export const createSite = (store: Store, site: Site): string => keepSite(store, JSON.stringify(site))
+
+/** Keeps a new site, which has been checked, as the text of its document; returns its id. */
+export function keepSite(store: Store, document: string): string {
   const id = nanoid(10)
   const now = new Date()
-  const document = JSON.stringify(site)
   store.db
     .insert(sites)
     .values({ id, revision: 0, document, goodDocument: document, goodRevision: 0, createdAt: now, updatedAt: now })

@@ -3,10 +3,10 @@ import { join } from 'node:path'
 import { finish, start, temporaryFolder } from '../e2e/application'
 import { type InputsResult, tryInputs } from './inputs'
 import { type KillsResult, tryKills } from './kills'
-import { tryFullDisk, tryLocked } from './trouble'
+import { tryClock, tryFullDisk, tryLocked } from './trouble'
 
 /** What all of it came to. */
-export type Torture = { inputs: InputsResult; kills: KillsResult; locked: string[]; full: string[] | null }
+export type Torture = { inputs: InputsResult; kills: KillsResult; locked: string[]; clock: string[]; full: string[] | null }
 
 /** Loads the demo sites into a folder of their own. */
 async function demoData(): Promise<string> {
@@ -28,7 +28,8 @@ export async function torture(seed: number, seconds: number): Promise<Torture> {
     const kills = await tryKills(second, seed, Date.now() + seconds * 1000)
     const full = await tryFullDisk(third, join(first, 'small'))
     const locked = await tryLocked(third)
-    return { inputs, kills, locked, full }
+    const clock = await tryClock(third)
+    return { inputs, kills, locked, clock, full }
   } finally {
     for (const data of [first, second, third]) rmSync(data, { recursive: true, force: true })
   }

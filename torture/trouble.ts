@@ -2,7 +2,7 @@ import Database from 'better-sqlite3'
 import { execFileSync } from 'node:child_process'
 import { cpSync, mkdirSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { type Application, start } from '../e2e/application'
+import { type Application, putClock, start } from '../e2e/application'
 
 const rename = async (app: Application, id: string, base: number) => {
   const response = await fetch(`${app.url}/sites/${id}/edits`, {
@@ -32,6 +32,40 @@ export async function tryLocked(data: string): Promise<string[]> {
   other.close()
   const { status: after } = await rename(app, id, first.revision!)
   if (after !== 200) faults.push(`After the lock: ${after}`)
+  await app.stop('SIGKILL')
+  return faults
+}
+
+const HOUR = 60 * 60 * 1000
+/** Where the clock is put to, ms ahead of the machine's: a year on and back, over a change of an hour, to 1970. */
+const CLOCKS = [365 * 24 * HOUR, -365 * 24 * HOUR, HOUR, -HOUR, -Date.now(), 0]
+
+/** A clock that jumps while edits are sent, and stands elsewhere at the next start: what was acknowledged is there, in its order. */
+export async function tryClock(data: string): Promise<string[]> {
+  const faults: string[] = []
+  let app = await start(data)
+  const id = await firstOf(app)
+  let revision = (await rename(app, id, 0)).answer.revision!
+  for (const clock of CLOCKS) {
+    await putClock(app, clock)
+    for (let n = 0; n < 3; n++) {
+      const { status, answer } = await rename(app, id, revision)
+      if (status === 200) revision = answer.revision!
+      else faults.push(`A clock put to ${clock}: ${status} ${answer.problem}`)
+    }
+    for (const path of ['/', `/sites/${id}`, `/visit/${id}/index.html`]) {
+      const { status } = await fetch(app.url + path)
+      if (status !== 200) faults.push(`A clock put to ${clock}: ${status} for ${path}`)
+    }
+    if (clock === CLOCKS[1]) {
+      // The next start is a year later, by its clock.
+      await app.stop('SIGKILL')
+      app = await start(data)
+    }
+  }
+  const { missed } = (await (await fetch(`${app.url}/sites/${id}/edits?since=0`)).json()) as { missed: unknown[] }
+  if (missed.length !== revision) faults.push(`After the clock jumped: ${missed.length} edits of ${revision} acknowledged.`)
+  if ((await nameOf(app, id)) !== `Name ${revision - 1}`) faults.push('After the clock jumped, the last edit is not shown.')
   await app.stop('SIGKILL')
   return faults
 }

@@ -16,9 +16,15 @@ function print({ site, style, forms }: { site: Site; style: Layout; forms: 'expo
   return { ...files, characters: files.characters() }
 }
 
+/** Reads a site file. Its document stays text, which travels faster than values do, and is what is kept. */
+function readFile(bytes: Uint8Array) {
+  const { site, pictures, fonts } = readSiteFile(bytes)
+  return { document: JSON.stringify(site), named: { pictures: site.pictures, fonts: site.fonts }, pictures, fonts }
+}
+
 /** What takes long, or is done with what others made: each is done in a thread of its own, from values that can be copied. */
 export const JOBS = {
-  'read-site': readSiteFile,
+  'read-site': readFile,
   'write-site': writeSiteZip,
   'clean-svg': cleanSvg,
   docx: markdownOfDocx,
