@@ -1,5 +1,6 @@
 import { availableParallelism } from 'node:os'
 import { resolve } from 'node:path'
+import { MessageChannel } from 'node:worker_threads'
 import { pathToFileURL } from 'node:url'
 import { Piscina } from 'piscina'
 import { FormatError } from '#core/formats/site-json'
@@ -47,12 +48,20 @@ export async function inThread<J extends JobName>(
 ): Promise<Made<J>> {
   const { ms = PATIENCE, sentence = 'This takes more time or memory than there is for it.' } = most
   const answer = await queues[FOREIGN.has(job) ? 'foreign' : 'own'](owner, async (): Promise<Answer> => {
+    // Time counts from when the job is begun: a thread that has to be started first may take seconds on a busy machine.
+    const over = new AbortController()
+    const { port1: begun, port2 } = new MessageChannel()
+    let timer: NodeJS.Timeout | undefined
+    begun.once('message', () => (timer = setTimeout(() => over.abort(), ms)))
     try {
-      return (await threads().run({ job, given }, { signal: AbortSignal.timeout(ms) })) as Answer
+      return (await threads().run({ job, given, begun: port2 }, { signal: over.signal, transferList: [port2] })) as Answer
     } catch (error) {
       const { name, code } = error as { name?: string; code?: string }
       if (name === 'AbortError' || code === 'ERR_WORKER_OUT_OF_MEMORY') throw new FormatError(sentence)
       throw error
+    } finally {
+      clearTimeout(timer)
+      begun.close()
     }
   })
   if ('problem' in answer) throw new FormatError(answer.problem)

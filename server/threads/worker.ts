@@ -1,11 +1,13 @@
+import type { MessagePort } from 'node:worker_threads'
 import { FormatError } from '#core/formats/site-json'
 import { type JobName, JOBS } from './jobs'
 
 /** What comes back from a thread: errors that are the caller's come as their sentence, since classes do not travel. */
 export type Answer = { made: unknown } | { problem: string }
 
-/** Does one job. */
-export default async function work({ job, given }: { job: JobName; given: unknown }): Promise<Answer> {
+/** Does one job, and says on a port that it has begun. */
+export default async function work({ job, given, begun }: { job: JobName; given: unknown; begun: MessagePort }): Promise<Answer> {
+  begun.postMessage('begun')
   try {
     return { made: await (JOBS[job] as (given: unknown) => unknown)(given) }
   } catch (error) {
