@@ -16,6 +16,7 @@ const CORE = [
   'deck',
   'arrangements',
   'edits',
+  'many',
   'reconcile',
   'outlines',
   'analysis',

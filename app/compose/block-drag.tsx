@@ -10,32 +10,49 @@ import { isContainer } from '#core/blocks/tree'
 import { useSessionStore } from '../session/context'
 import { type Box, blockAt, boxOf, boxOfElement, type Frames, type StageView, useFrames } from '../live/frames'
 import { surroundAt } from './edge-drag'
-import { blockName, type SessionState, type SessionStore, editAll, select } from '../session/store'
+import { moveEdits } from '#core/many/structure'
+import { topmost } from '#core/many/chosen'
+import { allSelected, blockName, type SessionState, type SessionStore, editAll, select } from '../session/store'
 
 /** Where a dragged block would go: into a container at an index, and from which column where it lands in free space. */
 type DropPlace = { parent: string; index: number; start: number | null; line: Box; words: string; behind?: boolean }
 
 const THRESHOLD = 4
 
-/** The innermost container at a block that may hold a kind, without the dragged block itself. */
-function containerFor(state: SessionState, at: string | undefined, kind: BlockKind, dragged: string): Place | undefined {
+/** The innermost container at a block that may hold blocks of some kinds, without the dragged ones themselves. */
+function containerFor(
+  state: SessionState,
+  at: string | undefined,
+  kinds: readonly BlockKind[],
+  dragged: readonly string[],
+): Place | undefined {
   for (let place = at === undefined ? undefined : findBlock(state.session.site, at); place;) {
-    const inside = place.block.id === dragged || place.ancestors.some((one) => one.id === dragged)
-    if (!inside && isContainer(place.block) && mayHold(place.block.kind, kind)) return place
+    const inside = [place.block, ...place.ancestors].some((one) => dragged.includes(one.id))
+    const { kind: holder } = place.block
+    if (!inside && isContainer(place.block) && kinds.every((kind) => mayHold(holder, kind))) return place
     const parent: string | undefined = place.ancestors.at(-1)?.id
     place = parent === undefined ? undefined : findBlock(state.session.site, parent)
   }
   return undefined
 }
 
-/** What is dragged: a block of the page, or a new one; `grab` is how far from its left edge it is held, px of the screen. */
-export type Dragged = { kind: BlockKind; id: string; span: number | undefined; grab: number; behind?: boolean }
+/**
+ * What is dragged: blocks of the page, or a new one; `grab` is how far from the left edge of the one that is held the
+ * pointer is, px of the screen.
+ */
+export type Dragged = {
+  kinds: readonly BlockKind[]
+  ids: readonly string[]
+  span: number | undefined
+  grab: number
+  behind?: boolean
+}
 
 /** Finds where a block dropped at a point would go. */
 export function dropPlace(state: SessionState, view: StageView, x: number, y: number, block: Dragged): DropPlace | undefined {
-  const { kind, id: dragged } = block
+  const { kinds, ids: dragged } = block
   const { site } = state.session
-  const place = containerFor(state, blockAt(view, x, y), kind, dragged)
+  const place = containerFor(state, blockAt(view, x, y), kinds, dragged)
   if (!place || !isContainer(place.block)) return undefined
   const container = boxOf(view, place.block.id)
   if (!container) return undefined
@@ -52,12 +69,12 @@ export function dropPlace(state: SessionState, view: StageView, x: number, y: nu
   const range = rangeAt(site.breakpoints, view.width)
   const offered = surroundOf(place.block, surroundAt(site, place), site.breakpoints).ranges[range]!
   const siblings = place.block.children
-    .filter((child) => child.id !== dragged && !child.hidden && child.style.base?.position !== 'backdrop')
+    .filter((child) => !dragged.includes(child.id) && !child.hidden && child.style.base?.position !== 'backdrop')
     .flatMap((child) => {
       const box = boxOf(view, child.id)
       return box ? [{ id: child.id, box }] : []
     })
-  const others = place.block.children.filter((child) => child.id !== dragged)
+  const others = place.block.children.filter((child) => !dragged.includes(child.id))
   const sideways = offered.layout === 'row' || offered.layout === 'grid'
   const sameRow = siblings.filter(({ box }) => sideways && y >= box.top && y <= box.top + box.height)
   const before =
@@ -122,18 +139,20 @@ function lineAt(
   return { left: container.left + 4, top, width: container.width - 8, height: 2 }
 }
 
-/** The edit of a drop: the move, and the first column where it landed in free space. */
-function dropEdits(store: SessionStore, id: string, drop: DropPlace): Edit[] {
+/** The edits of a drop: the moves, and the first column where one block landed in free space. */
+function dropEdits(store: SessionStore, places: readonly Place[], drop: DropPlace): Edit[] {
   const { session, scope } = store.getState()
-  const place = findBlock(session.site, id)!
-  const from = positionOf(session.site, place)
+  const [place] = places
+  if (places.length > 1) return drop.behind ? [] : moveEdits(session.site, places, drop.parent, drop.index)
+  const id = place!.block.id
+  const from = positionOf(session.site, place!)
   const edits: Edit[] = []
   if (from.parent !== drop.parent || (from.index !== drop.index && !drop.behind))
     edits.push({ kind: 'move', block: id, parent: drop.parent, index: drop.index })
   const styleScope = scope === 'hover' ? 'base' : scope
-  const now = place.block.style.base?.start
+  const now = place!.block.style.base?.start
   if (drop.behind) return edits
-  if (drop.start !== null && place.block.kind !== 'section' && place.block.style.base?.span !== undefined) {
+  if (drop.start !== null && place!.block.kind !== 'section' && place!.block.style.base?.span !== undefined) {
     edits.push({ kind: 'style', block: id, scope: styleScope, values: { start: drop.start } })
   } else if (drop.start === null && now !== undefined && from.parent !== drop.parent) {
     edits.push({ kind: 'style', block: id, scope: 'base', values: { start: null } })
@@ -141,12 +160,17 @@ function dropEdits(store: SessionStore, id: string, drop: DropPlace): Edit[] {
   return edits
 }
 
+/** The selected block that a press is on or in, or the pressed block itself. */
 function selectionToDrag(store: SessionStore, pressed: string | undefined): string | undefined {
-  const { selection, session } = store.getState()
+  const { selection, also, session } = store.getState()
   if (pressed === undefined) return undefined
-  if (selection === null) return pressed
-  const place = findBlock(session.site, pressed)
-  return selection === pressed || place?.ancestors.some((one) => one.id === selection) ? selection : pressed
+  const chain = [
+    pressed,
+    ...(findBlock(session.site, pressed)
+      ?.ancestors.map((one) => one.id)
+      .reverse() ?? []),
+  ]
+  return chain.find((id) => id === selection || also.includes(id)) ?? pressed
 }
 
 /** Dragging of blocks within a view: press, move past a few px, drop where the line shows. A press alone selects. */
@@ -172,7 +196,8 @@ export function useBlockDrag(index: number, surface: RefObject<HTMLDivElement | 
         const { current } = drag
         if (!current) return
         if (!current.moving && Math.hypot(now.clientX - current.x, now.clientY - current.y) < THRESHOLD) return
-        if (!current.moving) select(store, id)
+        const { selection, also } = store.getState()
+        if (!current.moving && id !== selection && !also.includes(id)) select(store, id)
         current.moving = true
         const bounds = surface.current!.getBoundingClientRect()
         const state = store.getState()
@@ -180,11 +205,13 @@ export function useBlockDrag(index: number, surface: RefObject<HTMLDivElement | 
         const x = now.clientX - bounds.left
         const y = now.clientY - bounds.top
         latest = undefined
-        if (place && place.block.kind !== 'section') {
+        const dragged = topmost(allSelected(state))
+        if (place && dragged.every((one) => one.block.kind !== 'section')) {
           const range = rangeAt(state.session.site.breakpoints, view.width)
           const span = valueAt(place.block.style, 'span', state.session.site.breakpoints, range)
           const behind = valueAt(place.block.style, 'position', state.session.site.breakpoints, range) === 'backdrop'
-          latest = dropPlace(state, view, x, y, { kind: place.block.kind, id, span, grab, behind })
+          const [kinds, ids] = [dragged.map((one) => one.block.kind), dragged.map((one) => one.block.id)]
+          latest = dropPlace(state, view, x, y, { kinds, ids, span: ids.length > 1 ? undefined : span, grab, behind })
         }
         setDrop(latest ? { ...latest, x, y } : null)
       }
@@ -197,7 +224,8 @@ export function useBlockDrag(index: number, surface: RefObject<HTMLDivElement | 
         drag.current = null
         setDrop(null)
         if (!moving) select(store, pressed ?? null)
-        else if (latest && now.type === 'pointerup') editAll(store, 'move', dropEdits(store, id, latest))
+        else if (latest && now.type === 'pointerup')
+          editAll(store, 'move', dropEdits(store, topmost(allSelected(store.getState())), latest))
       }
       const cancel = (now: KeyboardEvent) => {
         if (now.key !== 'Escape') return

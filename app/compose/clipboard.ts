@@ -9,7 +9,9 @@ import { useSessionStore } from '../session/context'
 import { deleteSelection, insertPlace, paste } from './insert'
 import { pictureEdits } from './picture-drop'
 import { uploadPicture } from '../session/upload-picture'
-import { type SessionStore, editAll, makeId, selected } from '../session/store'
+import { positionOf } from '#core/edits/places'
+import { topmost } from '#core/many/chosen'
+import { allSelected, type SessionStore, editAll, makeId } from '../session/store'
 
 const BLOCKS = 'application/x-yarrowfinch-blocks+json'
 
@@ -19,10 +21,15 @@ function textOf(block: Block, language: string): string {
 }
 
 function copy(store: SessionStore, data: DataTransfer): boolean {
-  const place = selected(store.getState())
-  if (!place) return false
-  data.setData(BLOCKS, JSON.stringify([place.block]))
-  data.setData('text/plain', textOf(place.block, store.getState().session.site.language))
+  const state = store.getState()
+  const places = topmost(allSelected(state))
+  const last = places.at(-1)
+  if (!last) return false
+  const blocks = places.map((one) => one.block)
+  const { parent, index } = positionOf(state.session.site, last)
+  store.setState({ copied: { blocks, from: { parent, index: index + 1 } } })
+  data.setData(BLOCKS, JSON.stringify(blocks))
+  data.setData('text/plain', blocks.map((block) => textOf(block, state.session.site.language)).join('\n'))
   return true
 }
 

@@ -11,9 +11,17 @@ import {
   moveIn,
   moveOut,
   moveSelection,
+  pasteInPlace,
+  pasteOnly,
+  pickUp,
+  selectAlike,
+  selectSiblings,
+  toggleHidden,
+  ungroupSelection,
 } from './insert'
-import { blockName, type SessionStore, edit, pageOf, select, selected } from '../session/store'
+import { blockName, type SessionStore, pageOf, select, selected, selectMany } from '../session/store'
 
+const hasCopied = (store: SessionStore) => store.getState().copied !== null
 const hasSelection = (store: SessionStore) => store.getState().selection !== null
 
 /** Scrolls the stage to a section and selects it. */
@@ -26,13 +34,28 @@ export function goToSection(store: SessionStore, by: 1 | -1): void {
   if (next) select(store, next.id)
 }
 
-function selectBeside(store: SessionStore, by: 1 | -1): void {
+/** The block before or after the one that leads. */
+function beside(store: SessionStore, by: 1 | -1): string | undefined {
   const state = store.getState()
   const place = selected(state)
   const siblings: readonly { id: string }[] = place?.ancestors.at(-1)?.children ?? pageOf(state).sections
   const now = siblings.findIndex((one) => one.id === place?.block.id)
-  const next = siblings[now + by]
-  if (next) select(store, next.id)
+  return siblings[now + by]?.id
+}
+
+function selectBeside(store: SessionStore, by: 1 | -1): void {
+  const next = beside(store, by)
+  if (next !== undefined) select(store, next)
+}
+
+function extendBeside(store: SessionStore, by: 1 | -1): void {
+  const { selection, also } = store.getState()
+  const next = beside(store, by)
+  if (next !== undefined)
+    selectMany(
+      store,
+      [...also, ...(selection === null ? [] : [selection]), next].filter((id, n, all) => all.lastIndexOf(id) === n),
+    )
 }
 
 function selectInside(store: SessionStore): void {
@@ -41,6 +64,9 @@ function selectInside(store: SessionStore): void {
 }
 
 function leaveOrDeselect(store: SessionStore): void {
+  const { selection, also, picked } = store.getState()
+  if (picked) return store.setState({ picked: null })
+  if (also.length > 0) return select(store, selection)
   const place = selected(store.getState())
   select(store, place?.ancestors.at(-1)?.id ?? null)
 }
@@ -51,17 +77,6 @@ function editWords(store: SessionStore): void {
   const view = state.shown === 'all' ? 0 : state.shown
   if (place && 'words' in place.block) store.setState({ words: { block: place.block.id, view } })
   else selectInside(store)
-}
-
-function toggleHidden(store: SessionStore): void {
-  const place = selected(store.getState())
-  if (place)
-    edit(store, {
-      kind: 'field',
-      block: place.block.id,
-      field: 'hidden',
-      value: place.block.hidden ? null : true,
-    })
 }
 
 function cycleScope(store: SessionStore): void {
@@ -93,6 +108,26 @@ export const COMMANDS: Command[] = [
   { name: 'Delete the selection', key: 'Delete', run: deleteSelection, possible: hasSelection },
   { name: 'Delete the selection', key: 'Backspace', run: deleteSelection, possible: hasSelection },
   { name: 'Put the selection in a group', key: 'Ctrl G', run: groupSelection, possible: hasSelection },
+  { name: 'Paste in place', key: 'Ctrl Alt V', run: pasteInPlace, possible: hasCopied },
+  { name: 'Paste the style alone', key: 'Alt S', run: (store) => pasteOnly(store, 'style'), possible: hasCopied },
+  { name: 'Paste the words alone', key: 'Alt W', run: (store) => pasteOnly(store, 'words'), possible: hasCopied },
+  { name: 'Pick up the style, to put it on what is pressed', key: 'Y', run: pickUp, possible: hasSelection },
+  { name: 'Take the group away', key: 'Ctrl Shift G', run: ungroupSelection, possible: hasSelection },
+  { name: 'Select all beside the selection', key: 'Ctrl A', run: selectSiblings, possible: hasSelection },
+  ...(['section', 'page'] as const).flatMap((within) => [
+    {
+      name: `Select all of the same kind ${within === 'section' ? 'in the section' : 'on the page'}`,
+      key: within === 'section' ? 'K' : 'Shift K',
+      run: (store: SessionStore) => selectAlike(store, within, 'kind'),
+      possible: hasSelection,
+    },
+    {
+      name: `Select all set in the same way ${within === 'section' ? 'in the section' : 'on the page'}`,
+      key: within === 'section' ? 'L' : 'Shift L',
+      run: (store: SessionStore) => selectAlike(store, within, 'style'),
+      possible: hasSelection,
+    },
+  ]),
   {
     name: 'Move the selection up',
     key: 'Alt ArrowUp',
@@ -117,6 +152,8 @@ export const COMMANDS: Command[] = [
   { name: 'Select what holds the selection', key: 'Escape', run: leaveOrDeselect },
   { name: 'Select the block before', key: 'ArrowUp', run: (store) => selectBeside(store, -1) },
   { name: 'Select the block after', key: 'ArrowDown', run: (store) => selectBeside(store, 1) },
+  { name: 'Add the block before to the selection', key: 'Shift ArrowUp', run: (store) => extendBeside(store, -1) },
+  { name: 'Add the block after to the selection', key: 'Shift ArrowDown', run: (store) => extendBeside(store, 1) },
   { name: 'Previous section', key: '[', run: (store) => goToSection(store, -1) },
   { name: 'Next section', key: ']', run: (store) => goToSection(store, 1) },
   { name: 'Add a section in an arrangement', key: 'A', run: (store) => store.setState({ chooser: {} }) },

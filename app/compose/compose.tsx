@@ -13,7 +13,7 @@ import { useClipboard } from './clipboard'
 import { useSessionStore, useSession } from '../session/context'
 import { useKeys } from './keys'
 import { Stage } from './stage'
-import { pageOf } from '../session/store'
+import { blockName, pageOf } from '../session/store'
 import { BlockTray, Tray } from './tray/tray'
 import { WidthRuler } from './width-ruler'
 
@@ -63,7 +63,8 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
               ) : (
                 <>
                   <WidthRuler />
-                  <div className="min-h-0 flex-1">
+                  <div className="relative min-h-0 flex-1">
+                    <PickedUp />
                     <Stage />
                   </div>
                 </>
@@ -87,6 +88,21 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
       {chooser && <Chooser section={reSet} onClose={() => store.setState({ chooser: null })} />}
       {pages && <PagesDialog onClose={() => store.setState({ pagesOpen: false })} />}
     </div>
+  )
+}
+
+/** Says what a press does while a style is picked up. */
+function PickedUp() {
+  const store = useSessionStore()
+  const picked = useSession((state) => state.picked)
+  if (!picked) return null
+  return (
+    <p role="status" className="absolute left-1/2 top-2 z-30 -translate-x-1/2 bg-ink px-3 py-1 text-on-ink shadow-float">
+      The style of {blockName(picked)} is picked up. Press blocks to put it on them.{' '}
+      <button type="button" className="min-h-6 underline" onClick={() => store.setState({ picked: null })}>
+        Put it down
+      </button>
+    </p>
   )
 }
 

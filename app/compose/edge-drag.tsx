@@ -4,18 +4,28 @@ import { placementIn } from '#core/grid/placement'
 import { pageSurround, type Surround, surroundOf } from '#core/render/surround'
 import type { Site } from '#core/site/schema'
 import type { Place } from '#core/site/tree'
-import type { StyleValues } from '#core/style/registry'
+import type { Edit } from '#core/edits/index'
+import type { Scope, StyleValues } from '#core/style/registry'
 import { valueAt } from '#core/style/cascade'
 import { pixels } from '#core/values/length'
 import { useSessionStore } from '../session/context'
 import { type Box, boxOfElement, type StageView } from '../live/frames'
-import { edit, makeId } from '../session/store'
+import { allSelected, editAll, makeId } from '../session/store'
 
 type Edge = 'left' | 'right' | 'bottom'
 
 /** What the container of a block offers it. */
 export function surroundAt(site: Site, place: Place): Surround {
   return place.ancestors.reduce((outer, ancestor) => surroundOf(ancestor, outer, site.breakpoints), pageSurround(site.breakpoints))
+}
+
+/** The same size for the block and for those that are selected beside it; a first column is its own. */
+function sizeEdits(places: readonly Place[], lead: Place, scope: Scope, values: StyleValues): Edit[] {
+  const { start: _, ...shared } = values
+  const parent = lead.ancestors.at(-1)?.id
+  return places
+    .filter((one) => one.block.id === lead.block.id || one.ancestors.at(-1)?.id === parent)
+    .map(({ block }): Edit => ({ kind: 'style', block: block.id, scope, values: block.id === lead.block.id ? values : shared }))
 }
 
 /** The edges of the selected block, to drag: on a grid they snap to the columns, elsewhere to whole px. */
@@ -88,7 +98,12 @@ export function EdgeDrag({ view, place, box, range }: { view: StageView; place: 
     const dy = event.clientY - current.y - (now.height - start.current.height)
     const { values, text } = valuesFor(current.edge, dx, dy)
     const { scope } = store.getState()
-    edit(store, { kind: 'style', block: place.block.id, scope: scope === 'hover' ? 'base' : scope, values }, current.gesture)
+    editAll(
+      store,
+      'size',
+      sizeEdits(allSelected(store.getState()), place, scope === 'hover' ? 'base' : scope, values),
+      current.gesture,
+    )
     const bounds = event.currentTarget.offsetParent!.getBoundingClientRect()
     setTab({ x: event.clientX - bounds.left + 12, y: event.clientY - bounds.top + 12, text })
   }

@@ -4,25 +4,28 @@ import { useSession } from '../session/context'
 import { EdgeDrag } from './edge-drag'
 import { type Box, boxOf, type StageView, useFrames } from '../live/frames'
 import { placeOfTab, TAB_HEIGHT, wordsNear } from './name-tab'
-import { blockName, selected } from '../session/store'
+import { allSelected, blockName } from '../session/store'
 
 const ARM = 10
 
-/** Four corner marks, as a printer's crop marks, and a tab with the name. */
+/** Four corner marks around each selected block, as a printer's crop marks, and a tab with the name. */
 export function Marks({ index }: { index: number }) {
   const frames = useFrames()
   useSession((state) => state.layout)
-  const place = useSession(selected)
+  const places = useSession(allSelected)
+  const place = places.at(-1)
   const editing = useSession((state) => state.words !== null)
   const breakpoints = useSession((state) => state.session.site.breakpoints)
   const view = frames.get(index)
   if (!view || !place) return null
   const box = boxOf(view, place.block.id)
   if (!box) return null
+  const others = places.slice(0, -1).flatMap((one) => boxOf(view, one.block.id) ?? [])
+  const name = places.length > 1 ? `${places.length} blocks` : blockName(place.block)
   return (
     <>
-      <Corners box={box} />
-      {!editing && <NameTab view={view} box={box} block={place.block.id} name={blockName(place.block)} />}
+      <Corners boxes={[...others, box]} />
+      {!editing && <NameTab view={view} box={box} block={place.block.id} name={name} />}
       {place.ancestors.length > 0 && !editing && (
         <EdgeDrag view={view} place={place} box={box} range={rangeAt(breakpoints, view.width)} />
       )}
@@ -60,17 +63,20 @@ function NameTab({ view, box, block, name }: NameTabProps) {
   )
 }
 
-function Corners({ box }: { box: Box }) {
-  const { left, top, width, height } = box
-  const x = [left - 3, left + width + 3] as const
-  const y = [top - 3, top + height + 3] as const
-  const corner = (cx: number, cy: number, dx: number, dy: number) => `M${cx + dx} ${cy}H${cx}V${cy + dy}`
-  const path =
-    corner(x[0], y[0], ARM, ARM) + corner(x[1], y[0], -ARM, ARM) + corner(x[0], y[1], ARM, -ARM) + corner(x[1], y[1], -ARM, -ARM)
+function Corners({ boxes }: { boxes: readonly Box[] }) {
+  const marks = boxes.map(({ left, top, width, height }) => {
+    const x = [left - 3, left + width + 3] as const
+    const y = [top - 3, top + height + 3] as const
+    const corner = (cx: number, cy: number, dx: number, dy: number) => `M${cx + dx} ${cy}H${cx}V${cy + dy}`
+    return (
+      corner(x[0], y[0], ARM, ARM) + corner(x[1], y[0], -ARM, ARM) + corner(x[0], y[1], ARM, -ARM) + corner(x[1], y[1], -ARM, -ARM)
+    )
+  })
+  const outlines = boxes.map(({ left, top, width, height }) => `M${left} ${top}h${width}v${height}h${-width}z`)
   return (
-    <svg aria-hidden data-marks className="pointer-events-none absolute inset-0 h-full w-full overflow-visible">
-      <rect x={left} y={top} width={width} height={height} fill="none" stroke="#EDB700" strokeOpacity="0.55" />
-      <path d={path} fill="none" stroke="#EDB700" strokeWidth="3" />
+    <svg aria-hidden data-marks={boxes.length} className="pointer-events-none absolute inset-0 h-full w-full overflow-visible">
+      <path d={outlines.join('')} fill="none" stroke="#EDB700" strokeOpacity="0.55" />
+      <path d={marks.join('')} fill="none" stroke="#EDB700" strokeWidth="3" />
     </svg>
   )
 }

@@ -6,7 +6,9 @@ import { Marks } from './marks'
 import { RowGaps } from './row-gaps'
 import { Distances } from './distances'
 import { useBlockDrag } from './block-drag'
-import { select } from '../session/store'
+import { useFrameSelect } from './frame-select'
+import { putOn } from './insert'
+import { pageOf, select } from '../session/store'
 import { useWordsEditor } from './open-words'
 import { useDropPicture } from './picture-drop'
 
@@ -16,7 +18,9 @@ export function Overlay({ index, scale }: { index: number; scale: number }) {
   const frames = useFrames()
   const surface = useRef<HTMLDivElement>(null)
   const words = useSession((state) => state.words)
+  const picked = useSession((state) => state.picked)
   const drag = useBlockDrag(index, surface)
+  const frame = useFrameSelect(index, surface)
   const drop = useDropPicture(index, surface)
   useWordsEditor(index)
   const editing = words?.view === index
@@ -32,12 +36,19 @@ export function Overlay({ index, scale }: { index: number; scale: number }) {
     <div
       ref={surface}
       className="absolute inset-0 touch-none select-none"
-      style={{ pointerEvents: editing ? 'none' : 'auto' }}
+      style={{ pointerEvents: editing ? 'none' : 'auto', cursor: picked ? 'copy' : undefined }}
       onPointerDown={(event) => {
         if (event.button !== 0) return
         const id = blockUnder(event)
+        if (picked) {
+          if (id !== undefined) putOn(store, id)
+          return
+        }
+        // On the ground of a section there is nothing to drag, so a frame is drawn from there.
+        const onGround = id === undefined || pageOf(store.getState()).sections.some((one) => one.id === id)
+        if (event.shiftKey || onGround) frame.begin(event, id)
         // A press on what is selected, or inside it, may begin a drag of the whole selection.
-        drag.begin(event, id)
+        else drag.begin(event, id)
         if (words) store.setState({ words: null })
       }}
       onPointerMove={(event) => setUnder(event.buttons === 0 ? blockUnder(event) : undefined)}
@@ -63,6 +74,7 @@ export function Overlay({ index, scale }: { index: number; scale: number }) {
       <Marks index={index} />
       <Distances index={index} />
       {drag.feedback}
+      {frame.feedback}
       {drop.feedback}
     </div>
   )

@@ -6,7 +6,7 @@ import { findBlock } from '#core/site/tree'
 import { dropPlace } from './block-drag'
 import { useSessionStore } from '../session/context'
 import { type Box, blockAt, boxOf, useFrames } from '../live/frames'
-import { type SessionStore, editAll, makeId } from '../session/store'
+import { type SessionStore, editAll, makeId, select } from '../session/store'
 import { uploadPicture } from '../session/upload-picture'
 
 /** The edits that put a picture into a picture block; one of the same bytes is not added twice. */
@@ -32,8 +32,8 @@ export function useDropPicture(index: number, surface: RefObject<HTMLDivElement 
     const place = id === undefined ? undefined : findBlock(store.getState().session.site, id)
     if (place?.block.kind === 'picture') return { view, block: place.block.id }
     const drop = dropPlace(store.getState(), view, x, y, {
-      kind: 'picture',
-      id: '',
+      kinds: ['picture'],
+      ids: [],
       span: undefined,
       grab: 0,
     })
@@ -63,7 +63,7 @@ export function useDropPicture(index: number, surface: RefObject<HTMLDivElement 
             { kind: 'insert', parent, index: at, blocks: [block] },
             ...pictureEdits(store, picture, block.id),
           ])
-          store.setState({ selection: block.id })
+          select(store, block.id)
         } else {
           editAll(store, `picture ${file.name}`, pictureEdits(store, picture, (found as { block: string }).block))
         }

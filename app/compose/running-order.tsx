@@ -12,7 +12,7 @@ import { plainText } from '#core/values/words'
 import { ADDABLE } from './commands'
 import { useSessionStore, useSession } from '../session/context'
 import { addBlock, addSection, deleteSelection, duplicateSelection, insertPlace } from './insert'
-import { blockName, edit, pageOf, select, selected } from '../session/store'
+import { blockName, edit, pageOf, select, selected, toggleSelected } from '../session/store'
 import { spanText } from './tray/figures'
 
 /** Slots of a section that have words, and slots in all. */
@@ -85,7 +85,6 @@ export function RunningOrder() {
                   section={section}
                   index={index}
                   open={section.id === open}
-                  selection={section.id === open ? place?.block.id : undefined}
                   language={language}
                   lead={leadOf(section, language)}
                 />
@@ -177,12 +176,11 @@ type SectionItemProps = {
   section: Section
   index: number
   open: boolean
-  selection: string | undefined
   language: string
   lead: string
 }
 
-const SectionItem = memo(function SectionItem({ section, index, open, selection, language, lead }: SectionItemProps) {
+const SectionItem = memo(function SectionItem({ section, index, open, language, lead }: SectionItemProps) {
   const store = useSessionStore()
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
     id: section.id,
@@ -233,7 +231,7 @@ const SectionItem = memo(function SectionItem({ section, index, open, selection,
       {open && (
         <ul className="bg-field py-1.5">
           {section.children.map((child) => (
-            <BlockItem key={child.id} block={child} depth={0} selection={selection} />
+            <BlockItem key={child.id} block={child} depth={0} />
           ))}
           {section.children.length === 0 && <li className="px-[34px] py-1 text-label text-ink-2">No blocks yet</li>}
         </ul>
@@ -242,17 +240,9 @@ const SectionItem = memo(function SectionItem({ section, index, open, selection,
   )
 })
 
-const BlockItem = memo(function BlockItem({
-  block,
-  depth,
-  selection,
-}: {
-  block: Block
-  depth: number
-  selection: string | undefined
-}) {
+const BlockItem = memo(function BlockItem({ block, depth }: { block: Block; depth: number }) {
   const store = useSessionStore()
-  const chosen = block.id === selection
+  const chosen = useSession((state) => block.id === state.selection || state.also.includes(block.id))
   const span = useSession((state) => spanText(state, block))
   return (
     <li>
@@ -261,7 +251,7 @@ const BlockItem = memo(function BlockItem({
         aria-current={chosen}
         className={`flex w-full items-baseline justify-between border-l-[3px] py-[3px] pr-3 text-left ${chosen ? 'border-ink bg-ground font-semibold' : 'border-transparent text-ink-2 hover:bg-ground/60'} ${block.hidden ? 'opacity-60' : ''}`}
         style={{ paddingLeft: 31 + depth * 12 }}
-        onClick={() => select(store, block.id)}
+        onClick={(event) => (event.shiftKey || event.ctrlKey || event.metaKey ? toggleSelected : select)(store, block.id)}
       >
         <span className="truncate">{blockName(block)}</span>
         {block.hidden ? <EyeOff size={12} aria-label="hidden" /> : <span className="figure text-ink-2">{span}</span>}
@@ -269,7 +259,7 @@ const BlockItem = memo(function BlockItem({
       {isContainer(block) && block.children.length > 0 && (
         <ul>
           {block.children.map((child) => (
-            <BlockItem key={child.id} block={child} depth={depth + 1} selection={selection} />
+            <BlockItem key={child.id} block={child} depth={depth + 1} />
           ))}
         </ul>
       )}

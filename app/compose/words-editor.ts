@@ -79,7 +79,8 @@ function split(store: SessionStore, editor: Editor, block: string, view: number)
       { kind: 'insert', parent, index: index + 1, blocks: [next] },
     ],
   })
-  store.setState({ selection: next.id, words: { block: next.id, view, caret: 'start' } })
+  select(store, next.id)
+  store.setState({ words: { block: next.id, view, caret: 'start' } })
 }
 
 /** Focuses at once, so that no key is lost between the press that opened the words and the next one. */

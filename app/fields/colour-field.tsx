@@ -11,10 +11,12 @@ import { newGesture } from './use-style'
 type ColourFieldProps = {
   label: string
   value: Colour | undefined
+  /** Shown while there is no value. */
+  placeholder?: string
   onChange: (value: Colour | null, gesture?: string) => void
 }
 
-function Field({ label, value, onChange }: ColourFieldProps) {
+function Field({ label, value, placeholder = 'Not set', onChange }: ColourFieldProps) {
   const { colours } = useOfferedGuide()
   const gesture = useRef('')
   const hex = value ? hexOf(value, colours) : undefined
@@ -31,7 +33,7 @@ function Field({ label, value, onChange }: ColourFieldProps) {
         />
         <span className="sr-only">{label}:</span>
         <span className="truncate">
-          {value ? 'role' in value ? value.role : value.hex : <span className="text-muted">Not set</span>}
+          {value ? 'role' in value ? value.role : value.hex : <span className="text-muted">{placeholder}</span>}
         </span>
         {value?.alpha !== undefined && <span className="figure ml-auto text-muted">{Math.round(value.alpha * 100)}%</span>}
       </Popover.Trigger>

@@ -22,7 +22,10 @@ export function SiteScreen({
   useEffect(() => startSync(store), [store])
   useEffect(() => keepCompany(store), [store])
   useEffect(() => {
-    if (store.getState().pageId !== pageId) store.setState({ pageId, selection: null, words: null })
+    if (store.getState().pageId !== pageId) {
+      select(store, null)
+      store.setState({ pageId })
+    }
   }, [store, pageId])
   // A link from a finding names the block to select.
   useEffect(() => {

@@ -28,6 +28,9 @@ export type WordsEditing = {
   caret?: 'start' | { left: number; top: number }
 }
 
+/** What was copied, and the place after it: a holder of blocks, and an index in it. */
+export type Copied = { blocks: readonly Block[]; from: { parent: string; index: number } }
+
 export type SessionState = {
   siteId: string
   pageId: string
@@ -39,7 +42,14 @@ export type SessionState = {
   others: readonly Present[]
   undo: readonly Step[]
   redo: readonly Step[]
+  /** The selected block; of several, the one that was picked last. */
   selection: string | null
+  /** The others that are selected with it, in the order that they were picked. */
+  also: readonly string[]
+  /** Blocks that were copied last in this tab, and where they stood. */
+  copied: Copied | null
+  /** The block whose style is put on those that are pressed. */
+  picked: Block | null
   scope: Scope
   /** True while styles are set for the current direction alone. */
   onlyHere: boolean
@@ -63,6 +73,7 @@ export type SessionState = {
 }
 
 const NO_VIEWS: ReadonlySet<number> = new Set()
+const NONE: readonly string[] = []
 
 export type SessionStore = StoreApi<SessionState>
 
@@ -77,6 +88,9 @@ export function createSessionStore(siteId: string, pageId: string, site: Site, r
     undo: [],
     redo: [],
     selection: null,
+    also: NONE,
+    copied: null,
+    picked: null,
     scope: 'base',
     onlyHere: false,
     shown: 'all',
@@ -148,8 +162,20 @@ function step(store: SessionStore, from: 'undo' | 'redo', to: 'undo' | 'redo'): 
   store.setState({
     [to]: [...store.getState()[to], { edit: inverse, label: last.label }],
   } as Partial<SessionState>)
-  const { selection, session } = store.getState()
-  if (selection !== null && !findBlock(session.site, selection)) store.setState({ selection: null })
+  dropGone(store)
+}
+
+/** Takes what is on no page any more out of the selection. */
+function dropGone(store: SessionStore): void {
+  const { selection, also, session } = store.getState()
+  const stands = (id: string) => findBlock(session.site, id) !== undefined
+  if ((selection === null || stands(selection)) && also.every(stands)) return
+  const left = chosenIds(store.getState()).filter(stands)
+  store.setState({
+    selection: left.at(-1) ?? null,
+    also: left.slice(0, -1),
+    ...(selection !== null && !stands(selection) ? { words: null } : {}),
+  })
 }
 
 export const undo = (store: SessionStore): void => step(store, 'undo', 'redo')
@@ -176,9 +202,8 @@ export function settleSent(
 /** Takes in edits made in another tab. */
 export function takeIn(store: SessionStore, missed: readonly { key: string; edit: Edit }[], revision: number): void {
   const { session, lost } = catchUp(store.getState().session, missed, revision)
-  const { selection } = store.getState()
-  const gone = selection !== null && !findBlock(session.site, selection)
-  store.setState({ session, ...(gone ? { selection: null, words: null } : {}) })
+  store.setState({ session })
+  dropGone(store)
   tellLost(lost)
 }
 
@@ -197,8 +222,35 @@ export function selected({ session, selection }: SessionState): Place | undefine
   return known.place
 }
 
+const chosenIds = ({ selection, also }: SessionState): string[] => (selection === null ? [] : [...also, selection])
+
+const lastPlaces = new WeakMap<Site, { selection: string | null; also: readonly string[]; places: readonly Place[] }>()
+
+/** All selected blocks, the one picked last at the end; the same list as long as the site and the selection are the same. */
+export function allSelected(state: SessionState): readonly Place[] {
+  const { session, selection, also } = state
+  const known = lastPlaces.get(session.site)
+  if (known && known.selection === selection && known.also === also) return known.places
+  const places = chosenIds(state).flatMap((id) => findBlock(session.site, id) ?? [])
+  lastPlaces.set(session.site, { selection, also, places })
+  return places
+}
+
+/** Selects one block, or none. */
 export function select(store: SessionStore, id: string | null): void {
-  store.setState({ selection: id, words: null })
+  store.setState({ selection: id, also: NONE, words: null })
+}
+
+/** Selects several blocks; the last of them leads. */
+export function selectMany(store: SessionStore, ids: readonly string[]): void {
+  const all = [...new Set(ids)]
+  store.setState({ selection: all.at(-1) ?? null, also: all.length > 1 ? all.slice(0, -1) : NONE, words: null })
+}
+
+/** Adds a block to the selection, or takes it out. */
+export function toggleSelected(store: SessionStore, id: string): void {
+  const chosen = chosenIds(store.getState())
+  selectMany(store, chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id])
 }
 
 /** What a block is called: its own name, a section's job, or its kind. */

@@ -8,7 +8,7 @@ import { newSection } from '#core/blocks/defaults'
 import type { Edit } from '#core/edits/index'
 import { useSessionStore, useSession } from '../../session/context'
 import { insertPlace } from '../insert'
-import { blockName, type SessionStore, edit, editAll, makeId, pageOf } from '../../session/store'
+import { blockName, type SessionStore, edit, editAll, makeId, pageOf, select } from '../../session/store'
 import type { Section } from '#core/blocks/index'
 import { capacityOf, createPreviews, fitOf, SIZES, sizeOf } from './preview'
 import { ShadowPreview } from './shadow-preview'
@@ -24,7 +24,7 @@ function addArranged(store: SessionStore, arrangement: Arrangement): void {
     { kind: 'insert', ...place, blocks: [section] },
     { kind: 're-set', section: section.id, arrangement: arrangement.id, ids: makeId() },
   ]
-  if (editAll(store, `add ${arrangement.name}`, edits)) store.setState({ selection: section.id })
+  if (editAll(store, `add ${arrangement.name}`, edits)) select(store, section.id)
 }
 
 /** Re-sets a section, and says what found no slot. */

@@ -1,6 +1,6 @@
 import { type ReactNode, useDeferredValue, useEffect, useRef, useState } from 'react'
 import { hasColumn } from '#core/blocks/applies'
-import { hasTrait } from '#core/blocks/index'
+import { type Block, hasTrait } from '#core/blocks/index'
 import { hasWords } from '#core/blocks/tree'
 import type { Place } from '#core/site/tree'
 import { useStyle } from '../../fields/use-style'
@@ -10,6 +10,7 @@ import { PictureColumn } from './picture-column'
 import { PlaceColumn } from './place-column'
 import { ScopeColumn } from './scope-column'
 import { StatesColumn } from './states-column'
+import { TogetherColumn } from './together-column'
 import { SurfaceColumn } from './surface-column'
 import { TypeColumn } from './type-column'
 import { WordsColumn } from './words-column'
@@ -21,28 +22,31 @@ const COLUMN = 264
 
 type Tabs = { tab: string | null; onTab: (name: string) => void }
 
-/** The settings of one block, in columns: as many side by side as fit, the rest by tabs. */
-export function BlockTray({ place: newest, tab, onTab }: { place: Place } & Tabs) {
+/** The settings of the selected blocks, in columns: as many side by side as fit, the rest by tabs. */
+export function BlockTray({ places: newest, tab, onTab }: { places: readonly Place[] } & Tabs) {
   // The views come first; the fields follow in the same breath.
-  const place = useDeferredValue(newest)
-  const style = useStyle(place)
-  const { block } = place
+  const places = useDeferredValue(newest)
+  const style = useStyle(places)
+  const { block } = style.place
+  const one = places.length === 1
+  const every = (has: (block: Block) => boolean) => places.every((place) => has(place.block))
   const columns: TrayColumn[] = [{ name: 'Place', show: () => <PlaceColumn style={style} /> }]
-  if (block.kind === 'picture') columns.push({ name: 'Picture', show: () => <PictureColumn block={block} style={style} /> })
+  if (block.kind === 'picture' && every(({ kind }) => kind === 'picture'))
+    columns.push({ name: 'Picture', show: () => <PictureColumn block={block} style={style} /> })
   const extras = extrasName(block.kind)
-  if (extras) columns.push({ name: extras, show: () => <ExtrasColumn block={block} /> })
-  if (hasTrait(block.kind, 'type') || block.kind === 'form')
+  if (extras && one) columns.push({ name: extras, show: () => <ExtrasColumn block={block} /> })
+  if (every(({ kind }) => hasTrait(kind, 'type') || kind === 'form'))
     columns.push({ name: 'Type', show: () => <TypeColumn style={style} /> })
   columns.push({ name: 'Surface', show: () => <SurfaceColumn style={style} /> })
-  if (hasWords(block)) columns.push({ name: 'Words', show: () => <WordsColumn block={block} /> })
-  if (hasColumn('states', block.kind) || hasWords(block))
+  if (hasWords(block) && one) columns.push({ name: 'Words', show: () => <WordsColumn block={block} /> })
+  if (every((each) => hasColumn('states', each.kind) || hasWords(each)))
     columns.push({ name: 'States', show: () => <StatesColumn style={style} /> })
   return (
     <>
       <div className="relative w-[212px] shrink-0 overflow-y-auto border-r border-line bg-ground p-3.5">
-        <ScopeColumn place={place} />
+        {one ? <ScopeColumn place={style.place} /> : <TogetherColumn places={places} />}
       </div>
-      <Columns columns={columns} name={blockName(block)} tab={tab} onTab={onTab} />
+      <Columns columns={columns} name={one ? blockName(block) : `${places.length} blocks`} tab={tab} onTab={onTab} />
     </>
   )
 }

@@ -11,6 +11,12 @@ import type { StyleAccess } from '../../fields/use-style'
 type Named<T> = { [N in PropertyName]: PropertyValue<N> extends T ? N : never }[PropertyName]
 type Of<N extends PropertyName> = { style: StyleAccess; name: N; placeholder?: string }
 
+/** Stands in fields of several blocks that differ. */
+export const MIXED = 'mixed'
+/** What a field shows: the value that all have, or a fallback; nothing where they differ, which is said instead. */
+const shown = <N extends PropertyName, F>({ style, name, placeholder }: Of<N>, fallback: F) =>
+  style.isMixed(name) ? { value: undefined, placeholder: MIXED } : { value: style.get(name) ?? fallback, placeholder }
+
 /** A length property of the selected block, under the name that the registry gives it. */
 export function LengthOf({
   style,
@@ -22,8 +28,7 @@ export function LengthOf({
   return (
     <LengthField
       label={properties[name].label}
-      placeholder={placeholder}
-      value={style.get(name) ?? fallback}
+      {...shown({ style, name, placeholder }, fallback)}
       onChange={(value) => style.set({ [name]: value })}
       {...options}
     />
@@ -38,12 +43,13 @@ export function ChoiceOf<N extends Named<string>>({
   options,
   fallback,
 }: Of<N> & { options: readonly Option<PropertyValue<N>>[]; fallback?: PropertyValue<N> }) {
+  const now = shown({ style, name, placeholder }, fallback)
   return (
     <Choice
       className="flex-1"
       label={properties[name].label}
-      placeholder={placeholder}
-      value={style.get(name) ?? fallback ?? null}
+      placeholder={now.placeholder}
+      value={now.value ?? null}
       options={options}
       onChange={(value) => style.set({ [name]: value })}
     />
@@ -64,12 +70,13 @@ export function NumberOf({
   className = 'flex-1',
   ...options
 }: Of<Named<number>> & NumberOptions & { fallback?: number }) {
+  const now = shown({ style, name, placeholder }, fallback)
   return (
     <NumberField
       className={className}
       label={properties[name].label}
-      placeholder={placeholder}
-      value={style.get(name) ?? fallback ?? null}
+      placeholder={now.placeholder}
+      value={now.value ?? null}
       onClear={() => style.set({ [name]: null })}
       onChange={(value) => style.set({ [name]: value })}
       {...options}
@@ -84,6 +91,7 @@ export function ColourRow({ style, name, label = properties[name].label }: Of<'i
     <Row label={label} style={style} names={[name]}>
       <ColourField
         label={properties[name].label}
+        placeholder={style.isMixed(name) ? MIXED : undefined}
         value={style.get(name)}
         onChange={(value, gesture) => style.set({ [name]: value }, gesture)}
       />

@@ -9,6 +9,8 @@ import { useSessionStore, useSession } from '../../session/context'
 import { pictureEdits } from '../picture-drop'
 import { uploadPicture } from '../../session/upload-picture'
 import { edit, editAll } from '../../session/store'
+import { MIXED } from './fields'
+import { useField } from '../../fields/use-field'
 import { ColourField } from '../../fields/colour-field'
 import { ColumnHead, Finding, Row } from '../../fields/row'
 import { newGesture, type StyleAccess } from '../../fields/use-style'
@@ -36,23 +38,28 @@ export function PictureColumn({ block, style }: { block: BlockOf<'picture'>; sty
   const picture = site.pictures.find((one) => one.id === block.picture)
   const aspect = style.get('aspect')
   const alt = block.alt?.[site.language]
+  const one = style.places.length === 1
+  const shown = useField(style.places, 'picture', (each) => each.kind === 'picture')
   return (
     <div>
-      <ColumnHead title="Picture" note={picture ? `${picture.width} × ${picture.height}` : 'none chosen'} />
+      <ColumnHead
+        title="Picture"
+        note={!one ? `${style.places.length} blocks` : picture ? `${picture.width} × ${picture.height}` : 'none chosen'}
+      />
       <div className="mb-1 flex gap-2">
-        {picture && <FocalPoint picture={picture} style={style} />}
+        {picture && one && <FocalPoint picture={picture} style={style} />}
         <div className="flex min-w-0 flex-1 flex-col gap-1">
-          <Upload block={block} />
+          {one && <Upload block={block} />}
           {site.pictures.length > 0 && (
             <Choice
               label="Picture of this site"
-              placeholder="Choose"
-              value={block.picture ?? null}
+              placeholder={shown.isMixed ? MIXED : 'Choose'}
+              value={(shown.value as string | undefined) ?? null}
               options={site.pictures.map((one) => ({
                 value: one.id,
                 label: one.name.replace(/\.[a-z]+$/i, ''),
               }))}
-              onChange={(id) => edit(store, { kind: 'field', block: block.id, field: 'picture', value: id })}
+              onChange={shown.set}
             />
           )}
         </div>
@@ -61,7 +68,8 @@ export function PictureColumn({ block, style }: { block: BlockOf<'picture'>; sty
         <Choice
           className="flex-1"
           label="Shape"
-          value={aspect ? `${aspect.width}/${aspect.height}` : 'own'}
+          placeholder={MIXED}
+          value={style.isMixed('aspect') ? null : aspect ? `${aspect.width}/${aspect.height}` : 'own'}
           options={SHAPES}
           onChange={(value) => {
             const [width, height] = value.split('/').map(Number)
@@ -71,32 +79,35 @@ export function PictureColumn({ block, style }: { block: BlockOf<'picture'>; sty
         <Choice
           className="flex-1"
           label="Fit"
-          value={style.get('fit') ?? 'cover'}
+          placeholder={MIXED}
+          value={style.isMixed('fit') ? null : (style.get('fit') ?? 'cover')}
           options={FITS}
           onChange={(fit) => style.set({ fit })}
         />
       </Row>
       <Scrim style={style} />
-      <textarea
-        aria-label="Alternative text"
-        rows={2}
-        className="mt-1 w-full resize-none rounded-2 border border-line-strong bg-field px-2 py-1 text-label"
-        placeholder="Alternative text; leave empty for decoration"
-        value={alt ?? ''}
-        onChange={(event) =>
-          edit(
-            store,
-            {
-              kind: 'field',
-              block: block.id,
-              field: 'alt',
-              value: { ...block.alt, [site.language]: event.target.value },
-            },
-            `alt-${block.id}`,
-          )
-        }
-      />
-      {!picture && <Finding well={false}>No picture is chosen: the frame stands in its place.</Finding>}
+      {one && (
+        <textarea
+          aria-label="Alternative text"
+          rows={2}
+          className="mt-1 w-full resize-none rounded-2 border border-line-strong bg-field px-2 py-1 text-label"
+          placeholder="Alternative text; leave empty for decoration"
+          value={alt ?? ''}
+          onChange={(event) =>
+            edit(
+              store,
+              {
+                kind: 'field',
+                block: block.id,
+                field: 'alt',
+                value: { ...block.alt, [site.language]: event.target.value },
+              },
+              `alt-${block.id}`,
+            )
+          }
+        />
+      )}
+      {one && !picture && <Finding well={false}>No picture is chosen: the frame stands in its place.</Finding>}
     </div>
   )
 }
@@ -214,6 +225,7 @@ function Scrim({ style }: { style: StyleAccess }) {
       <Row label="Scrim" style={style} names={['scrim']}>
         <ColourField
           label="Scrim"
+          placeholder={style.isMixed('scrim') ? MIXED : undefined}
           value={scrim?.colour}
           onChange={(colour, gesture) => style.set({ scrim: colour && { ...now, colour } }, gesture)}
         />

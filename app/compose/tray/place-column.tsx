@@ -5,7 +5,8 @@ import { NumberField } from '../../ui/number-field'
 import { useSessionStore, useSession } from '../../session/context'
 import { surroundAt } from '../edge-drag'
 import { edit } from '../../session/store'
-import { ChoiceOf, LengthOf, NumberOf } from './fields'
+import { ChoiceOf, LengthOf, MIXED, NumberOf } from './fields'
+import { TogetherRows } from './together-rows'
 import { LengthField } from '../../fields/length-field'
 import { placeInWords } from './figures'
 import { ColumnHead, Finding, Row } from '../../fields/row'
@@ -29,20 +30,23 @@ export function PlaceColumn({ style }: { style: StyleAccess }) {
   const store = useSessionStore()
   const site = useSession((state) => state.session.site)
   const words = useSession((state) => placeInWords(state, place, style.range))
-  const idle = settingsWithoutEffect(site, place, style.range)
+  const one = style.places.length === 1
+  const idle = one ? settingsWithoutEffect(site, place, style.range) : []
   const breakpoint = site.breakpoints[style.range]!
-  const section = place.block.kind === 'section'
-  const inGrid = place.ancestors.length > 0 && surroundAt(site, place).ranges[style.range]!.layout === 'grid'
+  const section = style.places.some((each) => each.block.kind === 'section')
+  const inGrid = style.places.every(
+    (each) => each.ancestors.length > 0 && surroundAt(site, each).ranges[style.range]!.layout === 'grid',
+  )
   return (
     <div>
       <ColumnHead title="Place" note={`${breakpoint.columns} columns, ${breakpoint.gutter} gutter`} />
       {inGrid && style.get('position') !== 'backdrop' && <ColumnPicker style={style} />}
-      {isContainer(place.block) && <LayoutRows style={style} />}
+      {style.places.every((each) => isContainer(each.block)) && <LayoutRows style={style} />}
       <Row label="Space" style={style} names={['spaceBefore', 'spaceAfter']}>
         <LengthOf style={style} name="spaceBefore" placeholder="Before" tokens="spaces" />
         <LengthOf style={style} name="spaceAfter" placeholder="After" tokens="spaces" />
       </Row>
-      <Finding well>{words}</Finding>
+      {one ? <Finding well>{words}</Finding> : <TogetherRows style={style} />}
       {idle.map(({ property, sentence, repair }) => (
         <Finding key={property} well={false}>
           {sentence}{' '}
@@ -56,7 +60,7 @@ export function PlaceColumn({ style }: { style: StyleAccess }) {
         <Row label="Padding" style={style} names={['paddingTop', 'paddingBottom', 'paddingSides']}>
           <LengthField
             label="Padding top and bottom"
-            placeholder="Ends"
+            placeholder={style.isMixed('paddingTop') ? MIXED : 'Ends'}
             tokens="spaces"
             value={style.get('paddingTop')}
             onChange={(value) => style.set({ paddingTop: value, paddingBottom: value })}
@@ -84,6 +88,7 @@ function ColumnPicker({ style }: { style: StyleAccess }) {
   const { columns } = surroundAt(site, style.place).ranges[style.range]!
   const placement = placementIn(columns, style.get('span'), style.get('start'))
   const first = placement.start ?? 1
+  const mixed = style.isMixed('span', 'start')
   const set = (column: number, extend: boolean) => {
     if (extend && column >= first) style.set({ span: column - first + 1 })
     else style.set({ start: column, span: Math.min(placement.span, columns - column + 1) })
@@ -93,7 +98,7 @@ function ColumnPicker({ style }: { style: StyleAccess }) {
       <Row label="Columns" style={style} names={['span', 'start']}>
         <span className="flex h-[26px] flex-1 gap-px" role="group" aria-label="Columns taken">
           {Array.from({ length: columns }, (_, i) => {
-            const taken = i + 1 >= first && i + 1 < first + placement.span
+            const taken = !mixed && i + 1 >= first && i + 1 < first + placement.span
             return (
               <button
                 key={i}
@@ -113,7 +118,8 @@ function ColumnPicker({ style }: { style: StyleAccess }) {
           className="flex-1"
           label="Columns spanned"
           unit={`of ${columns}`}
-          value={placement.span}
+          placeholder={MIXED}
+          value={style.isMixed('span') ? null : placement.span}
           least={1}
           most={columns}
           whole
@@ -128,7 +134,7 @@ function ColumnPicker({ style }: { style: StyleAccess }) {
 
 function LayoutRows({ style }: { style: StyleAccess }) {
   const { kind } = style.place.block
-  const section = kind === 'section'
+  const section = style.places.some((each) => each.block.kind === 'section')
   const layout = section ? 'grid' : (style.get('layout') ?? (kind === 'nav' ? 'row' : 'column'))
   return (
     <>

@@ -6,6 +6,8 @@ import { Choice } from '../../ui/choice'
 import { NumberField } from '../../ui/number-field'
 import { useSessionStore, useSession } from '../../session/context'
 import { blockName, edit } from '../../session/store'
+import { MIXED } from './fields'
+import { useField } from '../../fields/use-field'
 import { ColumnHead, Finding, Row } from '../../fields/row'
 import type { StyleAccess } from '../../fields/use-style'
 
@@ -18,18 +20,25 @@ export function StatesColumn({ style }: { style: StyleAccess }) {
   const leads = block.kind === 'button' || block.kind === 'link' || block.kind === 'picture'
   const hovering = scope === 'hover'
   const count = Object.keys(block.style.hover ?? {}).length
+  const one = style.places.length === 1
+  const buttonsOnly = style.places.every((place) => place.block.kind === 'button')
+  const look = useField(style.places, 'look', (each) => each.kind === 'button')
   return (
     <div>
-      <ColumnHead title={leads ? 'States and links' : 'States'} note={count === 0 ? 'as at rest' : `${count} on hover`} />
-      {leads && <LinkRows block={block} />}
-      {block.kind === 'button' && (
+      <ColumnHead
+        title={leads && one ? 'States and links' : 'States'}
+        note={!one ? `${style.places.length} blocks` : count === 0 ? 'as at rest' : `${count} on hover`}
+      />
+      {leads && one && <LinkRows block={block} />}
+      {buttonsOnly && (
         <Row label="Kind">
           <Choice
             className="flex-1"
             label="Kind of button"
-            value={block.look}
+            placeholder={MIXED}
+            value={(look.value as string | undefined) ?? null}
             options={buttons.map((one) => ({ value: one.name, label: one.name }))}
-            onChange={(look) => edit(store, { kind: 'field', block: block.id, field: 'look', value: look })}
+            onChange={look.set}
           />
         </Row>
       )}
@@ -53,7 +62,7 @@ export function StatesColumn({ style }: { style: StyleAccess }) {
           <Choice
             className="flex-1"
             label="Underline"
-            placeholder="As usual"
+            placeholder={style.isMixed('underline') ? MIXED : 'As usual'}
             value={style.get('underline') === undefined ? null : style.get('underline') ? 'yes' : 'no'}
             options={[
               { value: 'yes', label: 'Underlined' },
@@ -69,7 +78,7 @@ export function StatesColumn({ style }: { style: StyleAccess }) {
             className="flex-1"
             label="Lift"
             unit="px up"
-            placeholder="0"
+            placeholder={style.isMixed('lift') ? MIXED : '0'}
             value={style.get('lift') ?? null}
             least={-20}
             most={20}

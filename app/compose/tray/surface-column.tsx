@@ -3,7 +3,7 @@ import { Choice } from '../../ui/choice'
 import { NumberField } from '../../ui/number-field'
 import { useSession } from '../../session/context'
 import { ColourField } from '../../fields/colour-field'
-import { ChoiceOf, ColourRow, LengthOf, NumberOf } from './fields'
+import { ChoiceOf, ColourRow, LengthOf, MIXED, NumberOf } from './fields'
 import { ColumnHead, Row } from '../../fields/row'
 import type { StyleAccess } from '../../fields/use-style'
 
@@ -68,7 +68,7 @@ export function SurfaceColumn({ style }: { style: StyleAccess }) {
           <Choice
             className="flex-1"
             label="Shadow"
-            placeholder="None"
+            placeholder={style.isMixed('shadow') ? MIXED : 'None'}
             value={shadow && 'token' in shadow ? shadow.token : shadow ? 'own' : null}
             options={[{ value: 'none', label: 'None' }, ...shadows.map((one) => ({ value: one.name, label: one.name }))]}
             onChange={(name) => style.set({ shadow: name === 'none' && style.scope === 'base' ? null : { token: name } })}
@@ -81,7 +81,7 @@ export function SurfaceColumn({ style }: { style: StyleAccess }) {
             className="w-[74px]"
             label="Contact shadow"
             unit="px"
-            placeholder="None"
+            placeholder={style.isMixed('contact') ? MIXED : 'None'}
             value={contact?.height ?? null}
             least={1}
             most={200}
@@ -102,7 +102,8 @@ export function SurfaceColumn({ style }: { style: StyleAccess }) {
           className="flex-1"
           label="Opacity"
           unit="%"
-          value={Math.round((style.get('opacity') ?? 1) * 100)}
+          placeholder={MIXED}
+          value={style.isMixed('opacity') ? null : Math.round((style.get('opacity') ?? 1) * 100)}
           least={0}
           most={100}
           step={5}

@@ -10,7 +10,7 @@ import { select, selected, undo } from '../../session/store'
 import { ExtrasColumn } from './extras-column'
 import { ScopeColumn } from './scope-column'
 import { SurfaceColumn } from './surface-column'
-import { useStyle } from '../../fields/use-style'
+import { useSelected, useStyle } from '../../fields/use-style'
 
 const heading = [...walkPage(demoSite().pages[0]!)].find((block) => block.kind === 'heading')!
 const picture = [...walkPage(demoSite().pages[0]!)].findLast((block) => block.kind === 'picture')!
@@ -22,7 +22,7 @@ function Columns() {
   return place ? <Chosen key={place.block.id} place={place} /> : null
 }
 function Chosen({ place }: { place: NonNullable<ReturnType<typeof selected>> }) {
-  const style = useStyle(place)
+  const style = useStyle(useSelected())
   return (
     <>
       <ScopeColumn place={place} />

@@ -10,12 +10,16 @@ export const BlockTray = later(async () => (await import('./block-tray')).BlockT
 
 /** The settings of the selected block, in columns: as many side by side as fit, the rest by tabs. */
 export function Tray() {
-  const place = useSelected()
+  const places = useSelected()
   // The tab stays chosen from one block to the next, where the next has it too.
   const [tab, setTab] = useState<string | null>(null)
   return (
     <div className="flex h-full border-t border-ink bg-panel" aria-label="Tray" role="region">
-      {place ? <BlockTray key={place.block.id} place={place} tab={tab} onTab={setTab} /> : <PageTray />}
+      {places.length > 0 ? (
+        <BlockTray key={places.map((one) => one.block.id).join()} places={places} tab={tab} onTab={setTab} />
+      ) : (
+        <PageTray />
+      )}
     </div>
   )
 }

@@ -7,10 +7,11 @@ import { pxAt } from '#core/type/measure'
 import { leadingOf, typeOf } from '#core/guide/type-roles'
 import { Choice } from '../../ui/choice'
 import { NumberField } from '../../ui/number-field'
-import { useSessionStore, useSession } from '../../session/context'
+import { useSession } from '../../session/context'
 import { useFrames } from '../../live/frames'
-import { edit, pageOf } from '../../session/store'
-import { ChoiceOf, LengthOf, NumberOf } from './fields'
+import { pageOf } from '../../session/store'
+import { useField } from '../../fields/use-field'
+import { ChoiceOf, LengthOf, MIXED, NumberOf } from './fields'
 import { ColumnHead, Finding, Row } from '../../fields/row'
 import type { StyleAccess } from '../../fields/use-style'
 
@@ -37,26 +38,30 @@ const SLOPES = [
 
 /** How the words are set: type role, face, weight, size, leading and lines. */
 export function TypeColumn({ style }: { style: StyleAccess }) {
-  const store = useSessionStore()
   const { block } = style.place
   const site = useSession((state) => state.session.site)
   const { guide } = site
   const roleName = typeRoleOf(block, guide)
-  const role = typeOf(guide, roleName)
+  const many = style.places.length > 1
+  const takesRole = (one: Block) => 'words' in one && one.kind !== 'button'
+  const roles = new Set(style.places.map((one) => typeRoleOf(one.block, guide)))
+  const type = useField(style.places, 'type', takesRole)
+  // Several roles have no figure in common.
+  const role = roles.size > 1 ? undefined : typeOf(guide, roleName)
   const face = style.get('face') ?? role?.face
   const family = familyOf(guide.faces.find((one) => one.name === face)?.family ?? '', site.fonts)
-  const takesRole = 'words' in block && block.kind !== 'button'
   return (
     <div>
-      <ColumnHead title="Type" note={roleName.replace('-', ' ')} />
-      {takesRole && (
+      <ColumnHead title="Type" note={roles.size > 1 ? `${roles.size} roles` : roleName.replace('-', ' ')} />
+      {style.places.every((one) => takesRole(one.block)) && (
         <Row label="Role">
           <Choice
             className="flex-1"
             label="Type role"
-            value={roleName}
+            placeholder={MIXED}
+            value={roles.size > 1 ? null : roleName}
             options={guide.types.map((one) => ({ value: one.role, label: one.role.replace('-', ' ') }))}
-            onChange={(value) => edit(store, { kind: 'field', block: block.id, field: 'type', value })}
+            onChange={type.set}
           />
         </Row>
       )}
@@ -64,7 +69,8 @@ export function TypeColumn({ style }: { style: StyleAccess }) {
         <Choice
           className="flex-1"
           label="Face"
-          value={face ?? null}
+          placeholder={MIXED}
+          value={style.isMixed('face') || roles.size > 1 ? null : (face ?? null)}
           options={guide.faces.map((one) => ({
             value: one.name,
             label: familyOf(one.family, site.fonts)?.name ?? one.family,
@@ -75,7 +81,8 @@ export function TypeColumn({ style }: { style: StyleAccess }) {
         <NumberField
           className="w-[62px]"
           label="Weight"
-          value={style.get('weight') ?? role?.weight ?? null}
+          placeholder={MIXED}
+          value={style.isMixed('weight') ? null : (style.get('weight') ?? role?.weight ?? null)}
           least={family?.weights[0] ?? 100}
           most={family?.weights[1] ?? 900}
           step={20}
@@ -98,7 +105,7 @@ export function TypeColumn({ style }: { style: StyleAccess }) {
         />
         <NumberOf style={style} name="tracking" unit="em" least={-0.2} most={1} step={0.005} fallback={role?.tracking} />
       </Row>
-      <TypeFindings style={style} role={role} />
+      {!many && <TypeFindings style={style} role={role} />}
       <div className="mt-2 border-t border-line pt-1">
         <Row label="Lines" style={style} names={['lines', 'textAlign']}>
           <ChoiceOf style={style} name="lines" options={LINES} fallback={role?.lines ?? 'wrap'} />
