@@ -48,11 +48,24 @@ export type Dragged = {
   behind?: boolean
 }
 
+/** How near its edge, px of the screen, a group is stood beside and not put into. */
+const NEAR = 8
+
+/** The container itself or, near its edge, the one that it stands in: what is dropped there goes beside it. */
+function besideIt(state: SessionState, view: StageView, place: Place, x: number, y: number, kinds: readonly BlockKind[]): Place {
+  const parent = place.ancestors.at(-1)
+  const box = boxOf(view, place.block.id)
+  if (!parent || !box || kinds.some((kind) => !mayHold(parent.kind, kind))) return place
+  const inset = Math.min(x - box.left, box.left + box.width - x, y - box.top, box.top + box.height - y)
+  return inset < NEAR ? (findBlock(state.session.site, parent.id) ?? place) : place
+}
+
 /** Finds where a block dropped at a point would go. */
 export function dropPlace(state: SessionState, view: StageView, x: number, y: number, block: Dragged): DropPlace | undefined {
   const { kinds, ids: dragged } = block
   const { site } = state.session
-  const place = containerFor(state, blockAt(view, x, y), kinds, dragged)
+  const innermost = containerFor(state, blockAt(view, x, y), kinds, dragged)
+  const place = innermost && besideIt(state, view, innermost, x, y, kinds)
   if (!place || !isContainer(place.block)) return undefined
   const container = boxOf(view, place.block.id)
   if (!container) return undefined

@@ -168,6 +168,12 @@ export const COMMANDS: Command[] = [
     run: (store) => store.setState((state) => ({ comparing: !state.comparing })),
   },
   { name: 'Next range of widths to edit', key: 'R', run: cycleScope },
+  {
+    name: 'Table of exceptions',
+    key: 'X',
+    run: (store) => store.setState({ exceptionsOpen: true }),
+    possible: hasSelection,
+  },
   { name: 'All views', key: '0', run: (store) => store.setState({ shown: 'all' }) },
   ...[1, 2, 3, 4].map((n) => ({
     name: `View ${n} alone on the stage`,

@@ -21,6 +21,7 @@ import { WidthRuler } from './width-ruler'
 const RunningOrder = later(async () => (await import('./running-order')).RunningOrder)
 const Chooser = later(async () => (await import('./chooser/chooser')).Chooser)
 const Compare = later(async () => (await import('./compare')).Compare)
+const ExceptionsDialog = later(async () => (await import('./exceptions-dialog')).ExceptionsDialog)
 const PagesDialog = later(async () => (await import('./pages-dialog')).PagesDialog)
 
 /** The Compose screen: running order, views at every width, and the tray. */
@@ -48,6 +49,7 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
   const chooser = useSession((state) => state.chooser)
   const reSet = useSession((state) => pageOf(state).sections.find((one) => one.id === state.chooser?.section))
   const pages = useSession((state) => state.pagesOpen)
+  const exceptions = useSession((state) => state.exceptionsOpen && state.selection !== null)
   return (
     <div className="flex h-screen select-none flex-col overflow-clip">
       <Bar exportedRevision={exportedRevision} />
@@ -86,6 +88,7 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
       </Group>
       <ByName />
       {chooser && <Chooser section={reSet} onClose={() => store.setState({ chooser: null })} />}
+      {exceptions && <ExceptionsDialog onClose={() => store.setState({ exceptionsOpen: false })} />}
       {pages && <PagesDialog onClose={() => store.setState({ pagesOpen: false })} />}
     </div>
   )

@@ -67,6 +67,8 @@ export type SessionState = {
   /** What the chooser of arrangements is open for: a new section, or the section with this id. */
   chooser: { section?: string } | null
   pagesOpen: boolean
+  /** True while the table of exceptions is open. */
+  exceptionsOpen: boolean
   words: WordsEditing | null
   /** Counts layouts of the views, so that what is drawn over them is drawn again. */
   layout: number
@@ -102,6 +104,7 @@ export function createSessionStore(siteId: string, pageId: string, site: Site, r
     comparing: false,
     chooser: null,
     pagesOpen: false,
+    exceptionsOpen: false,
     words: null,
     layout: 0,
   }))

@@ -2,7 +2,7 @@ import { placementIn, placementToCss } from '#core/grid/placement'
 import type { Block } from '#core/blocks/index'
 import type { Breakpoint } from '#core/grid/breakpoint'
 import { isContainer } from '#core/blocks/tree'
-import { colourToCss, type ViewportUnit } from '#core/style/css-values'
+import { colourToCss, lengthToCss, type ViewportUnit } from '#core/style/css-values'
 import { valuesByRange } from '#core/style/cascade'
 import type { Declaration, Setting } from '#core/style/property'
 import { type PropertyName, propertyOf, type StyleValues } from '#core/style/registry'
@@ -19,8 +19,14 @@ const ONE_CELL: Declaration[] = [['grid-area', '1 / 1']]
 const FREE: Declaration = ['grid-area', 'auto']
 
 /** The declarations that lay out what a container holds. */
-function addLayout(own: Declaration[], block: Block, setting: Setting, tracks: number | undefined): void {
+function addLayout(own: Declaration[], block: Block, setting: Setting, { tracks, itemWidth }: StyleValues): void {
   const repeated = (): Declaration => ['grid-template-columns', `repeat(${tracks}, minmax(0, 1fr))`]
+  // As many columns as have room for the least width; one that is narrower than that itself has one.
+  if (itemWidth !== undefined && setting.layout === 'grid') {
+    const least = lengthToCss(itemWidth, setting.viewportUnit)
+    own.push(['display', 'grid'], ['grid-template-columns', `repeat(auto-fit, minmax(min(100%, ${least}), 1fr))`])
+    return
+  }
   if (block.kind === 'section') {
     if (tracks !== undefined) own.push(repeated())
     return
@@ -65,7 +71,7 @@ function partsAt(block: Block, values: StyleValues, setting: Setting, boxed: boo
   const own: Declaration[] = []
   const image: Declaration[] = boxed ? [['height', '100%']] : NONE
   const holds = isContainer(block)
-  if (holds) addLayout(own, block, setting, values.tracks)
+  if (holds) addLayout(own, block, setting, values)
   addPlacement(own, values, setting)
   for (const name in values) {
     const value = values[name as PropertyName]
@@ -76,15 +82,42 @@ function partsAt(block: Block, values: StyleValues, setting: Setting, boxed: boo
   }
   if (values.edgeWidth !== undefined && values.edgeSides === undefined && block.kind !== 'divider')
     own.push(['border-style', 'solid'])
-  const inner =
-    !holds || block.kind === 'section'
-      ? NONE
-      : setting.layout === 'grid'
-        ? FULL_ROW
-        : setting.layout === 'overlay'
-          ? ONE_CELL
-          : NONE
-  return { own, image, children: inner, scrim: boxed && values.scrim ? scrimOf(values.scrim) : NONE }
+  if (values.shown === false) keepLast(own, 'display')
+  else if (mayBeHidden(block) && !own.some(([name]) => name === 'display')) own.push(['display', shownDisplay(block)])
+  return {
+    own,
+    image,
+    children: holds ? childrenOf(block, values, setting) : NONE,
+    scrim: boxed && values.scrim ? scrimOf(values.scrim) : NONE,
+  }
+}
+
+/** What a container says of all that it holds. */
+function childrenOf(block: Block, values: StyleValues, setting: Setting): Declaration[] {
+  if (setting.layout === 'row' && values.scrolls) {
+    const least = values.itemWidth ? lengthToCss(values.itemWidth, setting.viewportUnit) : 'min(80%, 280px)'
+    return [
+      ['flex', `0 0 ${least}`],
+      ['scroll-snap-align', 'start'],
+    ]
+  }
+  if (setting.layout === 'grid' && values.itemWidth !== undefined) return [['grid-column', 'auto']]
+  if (block.kind === 'section') return NONE
+  return setting.layout === 'grid' ? FULL_ROW : setting.layout === 'overlay' ? ONE_CELL : NONE
+}
+
+/** True where a block is hidden at some range of widths. */
+const mayBeHidden = ({ style: { base, below } }: Block): boolean =>
+  base?.shown === false || (below !== undefined && Object.values(below).some((values) => values.shown === false))
+
+/** The display of a block that lays out nothing, where it is shown again after a range that hides it. */
+const shownDisplay = (block: Block): string =>
+  ({ item: 'list-item', field: 'grid', section: 'grid' })[block.kind as string] ?? 'block'
+
+/** Leaves the last of the declarations of one property alone. */
+function keepLast(own: Declaration[], property: string): void {
+  const last = own.findLastIndex(([name]) => name === property)
+  for (let i = last - 1; i >= 0; i--) if (own[i]![0] === property) own.splice(i, 1)
 }
 
 function scrimOf(scrim: NonNullable<StyleValues['scrim']>): Declaration[] {

@@ -71,6 +71,10 @@ export function surroundOf(block: Container, outer: Surround, breakpoints: reado
     const tracks = valueAt(block.style, 'tracks', breakpoints, index)
     const gap = valueAt(block.style, 'gap', breakpoints, index)
     if (layout !== 'grid') return { layout, columns: 1, gutter: 0, extent }
+    const least = pxOf(valueAt(block.style, 'itemWidth', breakpoints, index))
+    // Its items wrap by themselves: each is one column wide, and narrower than two of them.
+    if (valueAt(block.style, 'itemWidth', breakpoints, index) !== undefined)
+      return { layout, columns: 1, gutter: gap ? pxOf(gap) : 0, extent: least > 0 ? { v: 0, c: 0, px: 2 * least } : extent }
     if (tracks !== undefined) return { layout, columns: tracks, gutter: gap ? pxOf(gap) : 0, extent }
     const columns =
       at.layout === 'grid'

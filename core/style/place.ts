@@ -10,7 +10,10 @@ const length =
   (css: string) =>
   (value: Length, at: Setting): Declaration[] => [[css, lengthToCss(value, at.viewportUnit)]]
 
-/** Where a block stands and how large it is. Columns become one `grid-column`, made in `core/grid/placement`. */
+/**
+ * Where a block stands and how large it is. Columns become one `grid-column`, made in `core/grid/placement`; what a
+ * group says of all that it holds is written in `core/render/block-rules`.
+ */
 export const place = {
   layout: property({
     label: 'Layout',
@@ -91,6 +94,33 @@ export const place = {
     schema: z.boolean(),
     applies: ['layout'],
     css: (value, at) => (at.layout === 'row' ? [['flex-wrap', value ? 'wrap' : 'nowrap']] : []),
+  }),
+  scrolls: property({
+    label: 'Scrolls',
+    column: 'place',
+    schema: z.boolean(),
+    applies: ['layout'],
+    css: (value, at) =>
+      value && at.layout === 'row'
+        ? [
+            ['overflow-x', 'auto'],
+            ['scroll-snap-type', 'x proximity'],
+          ]
+        : [],
+  }),
+  itemWidth: property({
+    label: 'Items at least',
+    column: 'place',
+    schema: lengthSchema,
+    applies: ['columns'],
+    css: () => [],
+  }),
+  shown: property({
+    label: 'Shown',
+    column: 'place',
+    schema: z.boolean(),
+    applies: ['flow', 'band'],
+    css: (value) => (value ? [] : [['display', 'none']]),
   }),
   position: property({
     label: 'Stands',

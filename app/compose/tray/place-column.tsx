@@ -1,6 +1,7 @@
 import { placementIn } from '#core/grid/placement'
 import { settingsWithoutEffect } from '#core/analysis/without-effect'
 import { isContainer } from '#core/blocks/tree'
+import { Choice } from '../../ui/choice'
 import { NumberField } from '../../ui/number-field'
 import { useSessionStore, useSession } from '../../session/context'
 import { surroundAt } from '../edge-drag'
@@ -40,13 +41,14 @@ export function PlaceColumn({ style }: { style: StyleAccess }) {
   return (
     <div>
       <ColumnHead title="Place" note={`${breakpoint.columns} columns, ${breakpoint.gutter} gutter`} />
+      {!one && <TogetherRows style={style} />}
       {inGrid && style.get('position') !== 'backdrop' && <ColumnPicker style={style} />}
       {style.places.every((each) => isContainer(each.block)) && <LayoutRows style={style} />}
       <Row label="Space" style={style} names={['spaceBefore', 'spaceAfter']}>
         <LengthOf style={style} name="spaceBefore" placeholder="Before" tokens="spaces" />
         <LengthOf style={style} name="spaceAfter" placeholder="After" tokens="spaces" />
       </Row>
-      {one ? <Finding well>{words}</Finding> : <TogetherRows style={style} />}
+      {one && <Finding well>{words}</Finding>}
       {idle.map(({ property, sentence, repair }) => (
         <Finding key={property} well={false}>
           {sentence}{' '}
@@ -73,6 +75,7 @@ export function PlaceColumn({ style }: { style: StyleAccess }) {
             <LengthOf style={style} name="maxWidth" placeholder="At most" units={['px', '%', 'rem', 'ch', 'columns']} />
           </Row>
         )}
+        {style.has('shown') && <ShownRow style={style} />}
         <Row label="Height" style={style} names={['height', 'minHeight']}>
           {!section && <LengthOf style={style} name="height" placeholder="Auto" />}
           <LengthOf style={style} name="minHeight" placeholder="At least" />
@@ -154,6 +157,12 @@ function LayoutRows({ style }: { style: StyleAccess }) {
           )}
         </Row>
       )}
+      {!section && style.has('itemWidth') && <Presets style={style} />}
+      {!section && style.has('itemWidth') && (layout === 'grid' || style.get('scrolls')) && (
+        <Row label="Items" style={style} names={['itemWidth']}>
+          <LengthOf style={style} name="itemWidth" placeholder="At least" fluid={false} units={['px', 'rem', 'ch', '%']} />
+        </Row>
+      )}
       <Row label="Gaps" style={style} names={['gap', 'rowGap']}>
         {layout !== 'column' && !section && <LengthOf style={style} name="gap" placeholder="Across" tokens="spaces" />}
         <LengthOf style={style} name="rowGap" placeholder="Down" tokens="spaces" />
@@ -163,6 +172,89 @@ function LayoutRows({ style }: { style: StyleAccess }) {
         <ChoiceOf style={style} name="align" placeholder="Across" options={ACROSS} />
       </Row>
     </>
+  )
+}
+
+/** Whether the block is shown at the widths that are edited, and what it means where it is not. */
+function ShownRow({ style }: { style: StyleAccess }) {
+  const { breakpoints } = useSession((state) => state.session.site)
+  const hidden = style.get('shown') === false
+  const below = breakpoints[style.range]!.below
+  return (
+    <>
+      <Row label="Shown" style={style} names={['shown']}>
+        <span className="flex flex-1" role="group" aria-label="Shown at these widths">
+          {[true, false].map((shown) => (
+            <button
+              key={String(shown)}
+              type="button"
+              aria-pressed={!style.isMixed('shown') && hidden !== shown}
+              className="h-[26px] flex-1 border border-line-strong bg-field first:rounded-l-2 last:rounded-r-2 aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-on-ink"
+              onClick={() => style.set({ shown: shown ? (style.scope === 'base' ? null : true) : false })}
+            >
+              {shown ? 'Shown' : 'Left out'}
+            </button>
+          ))}
+        </span>
+      </Row>
+      {hidden && (
+        <Finding well={false}>
+          Left out {below === null ? 'at all widths' : `below ${below}`}: screen readers do not read it there, and search engines,
+          which read the narrow page, may not count its words. It is loaded all the same.
+        </Finding>
+      )}
+    </>
+  )
+}
+
+type Values = Parameters<StyleAccess['set']>[0]
+type Preset = { value: string; label: string; note: string; set: Values }
+
+const OWN_WIDTH = { value: 240, unit: 'px' } as const
+const preset = (value: string, label: string, note: string, set: Values): Preset => ({
+  value,
+  label,
+  note,
+  set: { tracks: null, wrap: null, scrolls: null, itemWidth: null, ...set },
+})
+
+/** Ways in which a group lays out what it holds, for the widths that are edited. */
+const PRESETS: Preset[] = [
+  preset('stacked', 'Stacked', 'below each other', { layout: 'column' }),
+  preset('wrapped', 'Wrapped', 'in rows, as many as have room', { layout: 'row', wrap: true }),
+  preset('scrolled', 'Scrolled', 'in one row that scrolls', { layout: 'row', scrolls: true, itemWidth: OWN_WIDTH }),
+  preset('two', 'Two by two', 'in two columns', { layout: 'grid', tracks: 2 }),
+  preset('itself', 'By itself', 'columns of a least width', { layout: 'grid', itemWidth: OWN_WIDTH }),
+]
+
+/** The way that the group's values come to, if it is one of them. */
+function presetOf({ get }: StyleAccess): string | null {
+  const layout = get('layout') ?? 'column'
+  if (layout === 'row') return get('scrolls') ? 'scrolled' : get('wrap') ? 'wrapped' : null
+  if (layout === 'grid') return get('itemWidth') ? 'itself' : get('tracks') === 2 ? 'two' : null
+  return layout === 'column' ? 'stacked' : null
+}
+
+function Presets({ style }: { style: StyleAccess }) {
+  const { gutter } = useSession((state) => state.session.site.breakpoints[style.range]!)
+  const air = { value: gutter, unit: 'px' } as const
+  const choose = (value: string) => {
+    const { set } = PRESETS.find((one) => one.value === value)!
+    // What stands beside each other would touch without a gap.
+    const gaps: Values = value === 'stacked' || style.get('gap') ? {} : { gap: air, rowGap: style.get('rowGap') ?? air }
+    style.set({ ...set, ...gaps })
+  }
+  return (
+    <Row label="As">
+      <Choice
+        className="flex-1"
+        label="Way to lay out"
+        placeholder="Own"
+        value={presetOf(style)}
+        options={PRESETS}
+        onChange={choose}
+      />
+    </Row>
   )
 }
 

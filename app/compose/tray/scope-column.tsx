@@ -14,11 +14,8 @@ export function ScopeColumn({ place }: { place: Place }) {
   const { block, ancestors } = place
   return (
     <>
-      <div className="flex items-baseline justify-between gap-2">
-        <h3 className="truncate font-semibold">{blockName(block)}</h3>
-        <SelectionTools hidden={block.hidden ?? false} groups={block.kind !== 'section'} />
-      </div>
-      <nav aria-label="Path to the block" className="mb-2 min-h-4 text-label text-ink-2">
+      <h3 className="truncate font-semibold">{blockName(block)}</h3>
+      <nav aria-label="Path to the block" className="min-h-4 text-label text-ink-2">
         {ancestors.length > 0 && 'in '}
         {[...ancestors].reverse().map((one, i) => (
           <Fragment key={one.id}>
@@ -33,6 +30,7 @@ export function ScopeColumn({ place }: { place: Place }) {
           </Fragment>
         ))}
       </nav>
+      <SelectionTools hidden={block.hidden ?? false} groups={block.kind !== 'section'} />
       <WidthsToEdit blocks={[block]} />
       <HereAlone block={block} />
       <AllLike place={place} />

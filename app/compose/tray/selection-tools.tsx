@@ -16,21 +16,21 @@ import { deleteSelection, duplicateSelection, groupSelection, repeatSelection, t
 export function SelectionTools({ hidden, groups }: { hidden: boolean; groups: boolean }) {
   const store = useSessionStore()
   return (
-    <span className="flex shrink-0">
-      <IconButton label="Duplicate" className="h-5 w-5" onClick={() => duplicateSelection(store)}>
-        <Copy size={13} strokeWidth={1.5} />
+    <span role="group" aria-label="The selection" className="-ml-1 mb-1.5 flex gap-0.5">
+      <IconButton label="Duplicate" className="h-6 w-6" onClick={() => duplicateSelection(store)}>
+        <Copy size={14} strokeWidth={1.5} />
       </IconButton>
       <RepeatTool />
       {groups && (
-        <IconButton label="Put in a group" className="h-5 w-5" onClick={() => groupSelection(store)}>
-          <Group size={13} strokeWidth={1.5} />
+        <IconButton label="Put in a group" className="h-6 w-6" onClick={() => groupSelection(store)}>
+          <Group size={14} strokeWidth={1.5} />
         </IconButton>
       )}
-      <IconButton label={hidden ? 'Show' : 'Hide'} pressed={hidden} className="h-5 w-5" onClick={() => toggleHidden(store)}>
-        <EyeOff size={13} strokeWidth={1.5} />
+      <IconButton label={hidden ? 'Show' : 'Hide'} pressed={hidden} className="h-6 w-6" onClick={() => toggleHidden(store)}>
+        <EyeOff size={14} strokeWidth={1.5} />
       </IconButton>
-      <IconButton label="Delete" className="h-5 w-5" onClick={() => deleteSelection(store)}>
-        <Trash2 size={13} strokeWidth={1.5} />
+      <IconButton label="Delete" className="h-6 w-6" onClick={() => deleteSelection(store)}>
+        <Trash2 size={14} strokeWidth={1.5} />
       </IconButton>
     </span>
   )
@@ -44,8 +44,8 @@ function RepeatTool() {
   return (
     <Popover.Root>
       <Popover.Trigger asChild>
-        <IconButton label="Repeat …" className="h-5 w-5">
-          <Repeat size={13} strokeWidth={1.5} />
+        <IconButton label="Repeat …" className="h-6 w-6">
+          <Repeat size={14} strokeWidth={1.5} />
         </IconButton>
       </Popover.Trigger>
       <Popover.Portal>

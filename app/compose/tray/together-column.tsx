@@ -15,17 +15,15 @@ export function TogetherColumn({ places }: { places: readonly Place[] }) {
   const inside = places.length - topmost(places).length
   return (
     <>
-      <div className="flex items-baseline justify-between gap-2">
-        <h3 className="truncate font-semibold">{places.length} blocks</h3>
-        <SelectionTools
-          hidden={places.every((one) => one.block.hidden)}
-          groups={places.every((one) => one.block.kind !== 'section')}
-        />
-      </div>
-      <p className="mb-2 text-label text-ink-2">
+      <h3 className="font-semibold">{places.length} blocks</h3>
+      <p className="text-label text-ink-2">
         {kindsInWords(places)}
         {inside > 0 && `; ${inside} of them inside others that are selected`}
       </p>
+      <SelectionTools
+        hidden={places.every((one) => one.block.hidden)}
+        groups={places.every((one) => one.block.kind !== 'section')}
+      />
       <WidthsToEdit blocks={places.map((one) => one.block)} />
       <p className="mt-2 text-label text-ink-2">What is set here is set for all of them, and is one step to undo.</p>
     </>

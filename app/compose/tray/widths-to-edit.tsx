@@ -32,6 +32,15 @@ export function WidthsToEdit({ blocks }: { blocks: readonly Block[] }) {
         ({ id, below }) =>
           below !== null && item(id, { below: id }, `Below ${below}`, inWords(sum((one) => one.style.below?.[id]))),
       )}
+      {blocks.some((one) => one.style.below) && (
+        <button
+          type="button"
+          className="min-h-6 text-left text-label text-ink-2 underline decoration-line-strong hover:decoration-ink"
+          onClick={() => store.setState({ exceptionsOpen: true })}
+        >
+          Table of exceptions
+        </button>
+      )}
       {scope === 'hover' && item('hover', 'hover', 'Hover', `${sum((one) => one.style.hover)} set`)}
     </div>
   )
