@@ -7,6 +7,8 @@ import { applyEdit, type Edit } from '#core/edits/index'
 import { OUTLINES } from '#core/outlines/outlines'
 import { takeOutline } from '#core/outlines/take'
 import { newSite } from '#core/site/defaults'
+import type { Block, Section } from '#core/blocks/index'
+import { walk } from '#core/blocks/tree'
 import type { Site } from '#core/site/schema'
 import { walkPage } from '#core/site/tree'
 import { openStore, type Store } from './database'
@@ -29,6 +31,13 @@ const site = applyEdit(made, { kind: 'words', block: field.id, words: { en: ['Ma
 const form = [...walkPage(site.pages[0]!)].find((block) => block.kind === 'form')!
 const send = (fields: Record<string, string>, to = form.id) => receiveEntry(store, id, to, new URLSearchParams(fields))
 
+/** The section of a block, with that block in the place of the one that has its id. */
+function withBlock(of: Site, block: Block): Section {
+  const put = <B extends Block>(one: B): B =>
+    one.id === block.id ? (block as B) : 'children' in one ? { ...one, children: one.children.map(put) } : one
+  return put(of.pages[0]!.sections.find((section) => [...walk(section)].some((one) => one.id === block.id))!)
+}
+
 beforeEach(() => {
   folder = mkdtempSync(join(tmpdir(), 'yarrowfinch-'))
   store = openStore(join(folder, 'test.db'))
@@ -37,6 +46,31 @@ beforeEach(() => {
 afterEach(() => {
   store.close()
   rmSync(folder, { recursive: true })
+})
+
+describe('choices', () => {
+  const offering = (input: string) => {
+    const chosen = { ...field, input, required: false, words: { en: ['Night'] }, options: { en: ['Friday', 'Saturday'] } }
+    const given = applyEdit(site, { kind: 'swap', section: withBlock(site, chosen as never) }).site
+    id = createSite(store, given)
+  }
+  const sent = (...nights: string[]) =>
+    receiveEntry(store, id, form.id, new URLSearchParams(nights.map((night) => ['night', night])))
+  const kept = () => listEntries(store, id).entries[0]!.fields
+
+  test('are kept as they were made, several of them together', () => {
+    offering('several')
+    sent('Friday', 'Saturday')
+    expect(kept()).toEqual([{ name: 'Night', value: 'Friday, Saturday' }])
+  })
+
+  test('are of what is offered, and of one where one can be made', () => {
+    offering('one')
+    expect(() => sent('Sunday')).toThrow('“Sunday” is not among what “Night” offers.')
+    expect(() => sent('Friday', 'Saturday')).toThrow('Of “Night” one can be chosen.')
+    sent('Friday')
+    expect(kept()).toEqual([{ name: 'Night', value: 'Friday' }])
+  })
 })
 
 describe('the form inbox', () => {

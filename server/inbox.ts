@@ -4,6 +4,7 @@ import { FormatError } from '#core/formats/site-json'
 import { fieldNames, labelOf } from '#core/render/field-names'
 import { sectionClasses } from '#core/render/names'
 import { isOwn, linkOfHref, pageFile } from '#core/render/own-links'
+import { CHOICES } from '#core/blocks/field'
 import type { BlockOf } from '#core/blocks/index'
 import type { Page, Site } from '#core/site/schema'
 import { walk } from '#core/blocks/tree'
@@ -52,6 +53,16 @@ function check(field: BlockOf<'field'>, label: string, value: string): void {
   if (value.length > MAX_VALUE) throw new FormatError(`“${name}” holds more than ${MAX_VALUE.toLocaleString('en-GB')} characters.`)
   if (field.input === 'email' && value.trim() !== '' && !/^[^\s@]+@[^\s@]+$/.test(value.trim()))
     throw new FormatError(`“${value.slice(0, 80)}” is no mail address.`)
+}
+
+/** What was chosen of what is offered, in any of the site's languages. @throws FormatError for anything else */
+function chosenOf(field: BlockOf<'field'>, label: string, values: readonly string[]): string {
+  const given = values.filter((one) => one !== '')
+  const known = new Set(Object.values(field.options ?? {}).flat())
+  const other = given.find((one) => !known.has(one))
+  if (other !== undefined) throw new FormatError(`“${other.slice(0, 80)}” is not among what “${label || 'the field'}” offers.`)
+  if (field.input !== 'several' && given.length > 1) throw new FormatError(`Of “${label || 'the field'}” one can be chosen.`)
+  return given.join(', ')
 }
 
 /** A URL as it may stand in a header: in ASCII, and without line breaks (RFC 9110, 10.2.2). */
@@ -112,7 +123,7 @@ export function receiveEntry(store: Store, siteId: string, formId: string, sent:
   const asked = fieldsOf(form)
   const labels = asked.map((one) => one.label)
   const fields = asked.map(({ field, label, name }) => {
-    const value = sent.get(name) ?? ''
+    const value = CHOICES.has(field.input) ? chosenOf(field, label, sent.getAll(name)) : (sent.get(name) ?? '')
     check(field, label, value)
     return { name: labels.filter((one) => one === label).length > 1 || label === '' ? name : label, value: value.trim() }
   })

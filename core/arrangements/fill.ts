@@ -5,6 +5,7 @@ import type { Role } from '#core/values/passage-role'
 import type { Block, BlockOf, Container, Section, WordBlock } from '#core/blocks/index'
 import { isContainer, walk } from '#core/blocks/tree'
 import { withNewIds } from '#core/site/tree'
+import { cellsOfWords } from '#core/values/table-words'
 import type { Words } from '#core/values/words'
 
 /** Words that are to be placed, in every language that they have. */
@@ -20,8 +21,15 @@ export type Placeable = {
 /** Slots of these roles may be followed by another of their kind, so that any number of words finds a place. */
 const REPEATS: ReadonlySet<Role> = new Set<Role>(['text', 'item', 'link', 'label', 'call'])
 
+const isTable = (words: Words) => Object.values(words).some((spans) => cellsOfWords(spans) !== undefined)
+
 const setWords = (slot: WordBlock, { words, link }: Placeable): void => {
   slot.words = words
+  // Rows of cells are a table wherever a text has its place.
+  if (slot.kind === 'text' && slot.part === undefined && isTable(words)) {
+    delete (slot as { type?: string }).type
+    Object.assign(slot, { kind: 'table', head: 'row' })
+  }
   if (link && (slot.kind === 'button' || slot.kind === 'link')) slot.link = link
 }
 

@@ -65,3 +65,9 @@ export function worded(block: WordBlock, context: ElementContext, tag: string, m
 
 /** `href` of a block that leads somewhere. */
 export const linked = (link: Link | undefined, { href }: ElementContext): Properties => (link ? { href: href(link) } : {})
+
+/** The name that a block is given for those who hear the page, if it has one. */
+export function labelOf({ label }: { label?: Record<string, string> }, { language }: ElementContext): Properties {
+  const name = (label?.[language] ?? Object.values(label ?? {})[0] ?? '').trim()
+  return name === '' ? {} : { ariaLabel: name }
+}

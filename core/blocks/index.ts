@@ -21,6 +21,7 @@ import { type Nav, nav } from './nav'
 import { type PictureBlock, picture } from './picture'
 import { type Quote, quote } from './quote'
 import { type Section, section } from './section'
+import { type Table, table } from './table'
 import { type Text, text } from './text'
 
 /** The blocks of every kind. A section is the outermost. */
@@ -30,6 +31,7 @@ interface Blocks {
   eyebrow: Eyebrow
   heading: Heading
   text: Text
+  table: Table
   quote: Quote
   button: Button
   picture: PictureBlock
@@ -53,6 +55,7 @@ const KINDS: { [K in BlockKind]: Kind<Blocks[K]> } = {
   eyebrow,
   heading,
   text,
+  table,
   quote,
   button,
   picture,

@@ -1,6 +1,7 @@
 import type { ElementContent } from 'hast'
 import { z } from 'zod'
-import { attributes } from './element'
+import { attributes, labelOf } from './element'
+import { label } from './fields'
 import { element } from './html'
 import type { Block } from './index'
 import type { BlockBase, Kind } from './kind'
@@ -29,7 +30,7 @@ export type Job = (typeof JOBS)[number]
 /** The class of every section. */
 export const BAND = 'band'
 
-const fields = z.strictObject({ job: z.enum(JOBS) })
+const fields = z.strictObject({ job: z.enum(JOBS), ...label })
 export type Section = BlockBase<'section', typeof fields> & { children: Block[] }
 
 const LANDMARKS: Partial<Record<Job, string>> = { header: 'header', footer: 'footer' }
@@ -37,9 +38,9 @@ const LANDMARKS: Partial<Record<Job, string>> = { header: 'header', footer: 'foo
 const hasHeading = (nodes: readonly ElementContent[]): boolean =>
   nodes.some((node) => node.type === 'element' && (/^h[1-6]$/.test(node.tagName) || hasHeading(node.children)))
 
-/** A band without a heading is no section of the document's outline (HTML, 4.3.3), so it is a plain division. */
-const tagOf = (job: Job, children: readonly ElementContent[]): string =>
-  LANDMARKS[job] ?? (hasHeading(children) ? 'section' : 'div')
+/** A band without a heading and a name is no section of the document's outline (HTML, 4.3.3), so it is a plain division. */
+const tagOf = (job: Job, children: readonly ElementContent[], named: boolean): string =>
+  LANDMARKS[job] ?? (named || hasHeading(children) ? 'section' : 'div')
 
 /** The outermost block: a band of the page with one job. */
 export const section: Kind<Section> = {
@@ -48,6 +49,9 @@ export const section: Kind<Section> = {
   holds: 'flow',
   sharedClass: () => BAND,
   defaults: () => ({ job: 'reasons', children: [] }),
-  element: (block, context) =>
-    element(tagOf(block.job, context.children), attributes(block, context, { id: context.anchor }), context.children),
+  element: (block, context) => {
+    const name = labelOf(block, context)
+    const tag = tagOf(block.job, context.children, 'ariaLabel' in name)
+    return element(tag, attributes(block, context, { id: context.anchor, ...name }), context.children)
+  },
 }

@@ -8,7 +8,7 @@ import { entryNumbers, type Seen } from './entries'
 import { fromPhrasing, withoutEndBreaks } from './inline'
 import type { DeckLinks } from './links'
 import type { Deck, DeckPage, DeckSection } from './passage'
-import { tableWords } from './table-words'
+import { tableWords } from '#core/values/table-words'
 import { plansIn } from './tables'
 
 /** Most that a deck may weigh, characters. */

@@ -6,7 +6,7 @@ import { signsFor } from './entries'
 import { toPhrasing, withoutEndBreaks } from './inline'
 import type { DeckLinks } from './links'
 import type { Deck, Passage } from './passage'
-import { cellsOfWords } from './table-words'
+import { cellsOfWords } from '#core/values/table-words'
 
 const options: Options = { extensions: [gfmStrikethroughToMarkdown()], emphasis: '*', strong: '*' }
 

@@ -5,7 +5,7 @@ import { makeId } from './deck.fixture'
 import { deckLinks } from './links'
 import { parseDeck } from './parse'
 import { printDeck } from './print'
-import { cellsOfWords } from './table-words'
+import { cellsOfWords } from '#core/values/table-words'
 import { plansIn } from './tables'
 
 const links = deckLinks(newSite('T', makeId))

@@ -9,6 +9,7 @@ import { type Unplaced } from '#core/site/passage'
 import type { Site } from '#core/site/schema'
 import { findBlock } from '#core/site/tree'
 import { hasWords, isContainer, walk } from '#core/blocks/tree'
+import { cellsOfWords } from '#core/values/table-words'
 import { plainText } from '#core/values/words'
 import { homeOf } from '#core/deck/deck'
 import { slotsOf } from '#core/deck/slots'
@@ -30,7 +31,8 @@ const KINDS: Record<Role, BlockKind> = {
 /** A new block for words of a role. */
 function blockFor(one: Unplaced, makeId: MakeId): Block {
   const part = one.role === 'source' || one.role === 'price' || one.role === 'term' ? { part: one.role } : {}
-  const made = { ...newBlock(KINDS[one.role], makeId), ...part, words: one.words } as Block
+  const isTable = one.role === 'text' && Object.values(one.words).some((words) => cellsOfWords(words) !== undefined)
+  const made = { ...newBlock(isTable ? 'table' : KINDS[one.role], makeId), ...part, words: one.words } as Block
   return one.link && (made.kind === 'button' || made.kind === 'link') ? { ...made, link: one.link } : made
 }
 

@@ -9,11 +9,30 @@ import { type PropertyName, propertyOf, type StyleValues } from '#core/style/reg
 import type { Rule } from './rules'
 import { settingAt, type Surround } from './surround'
 
-/** What a block declares at one range of widths: on itself, on its image, on what it holds, and on its scrim. */
-type Parts = { own: Declaration[]; image: Declaration[]; children: Declaration[]; scrim: Declaration[] }
-const PARTS = ['own', 'image', 'children', 'scrim'] as const
+/**
+ * What a block declares at one range of widths: on itself, on its image, on what it holds, and on its scrim; a table whose
+ * rows are stacked also on those, on its head and on the labels that stand for it.
+ */
+const PARTS = ['own', 'image', 'children', 'scrim', 'rows', 'head', 'labels'] as const
+type Parts = Record<(typeof PARTS)[number], Declaration[]>
 
 const NONE: Declaration[] = []
+const UNSTACKED = { rows: NONE, head: NONE, labels: NONE }
+/** Each row as a block of its own: the head is kept for those who hear the page, and seen as a label in each cell. */
+const STACKED: Pick<Parts, 'rows' | 'head' | 'labels'> = {
+  rows: [
+    ['display', 'block'],
+    ['text-align', 'start'],
+  ],
+  head: [
+    ['position', 'absolute'],
+    ['clip-path', 'inset(50%)'],
+  ],
+  labels: [
+    ['content', 'attr(data-label) ": "'],
+    ['font-weight', '600'],
+  ],
+}
 const FULL_ROW: Declaration[] = [['grid-column', '1 / -1']]
 const ONE_CELL: Declaration[] = [['grid-area', '1 / 1']]
 const FREE: Declaration = ['grid-area', 'auto']
@@ -89,6 +108,7 @@ function partsAt(block: Block, values: StyleValues, setting: Setting, boxed: boo
     image,
     children: holds ? childrenOf(block, values, setting) : NONE,
     scrim: boxed && values.scrim ? scrimOf(values.scrim) : NONE,
+    ...(values.rows === 'stack' ? STACKED : UNSTACKED),
   }
 }
 
@@ -132,6 +152,8 @@ function scrimOf(scrim: NonNullable<StyleValues['scrim']>): Declaration[] {
   ]
 }
 
+/** What a block has where nothing is said, if that is neither inherited nor the property's first value. */
+const USUAL: Record<string, string> = { 'grid-column': '1 / -1', display: 'revert' }
 const INHERITED = /^(color|font|line-height|letter-spacing|text-|list-)/
 
 /** What must be written at a narrower range, given what held at the one before. */
@@ -141,7 +163,7 @@ function difference(before: readonly Declaration[], now: readonly Declaration[])
   const names = new Map(now)
   const changes = now.filter(([name, value]) => names.get(name) === value && old.get(name) !== value)
   for (const name of old.keys()) {
-    if (!names.has(name)) changes.push([name, name === 'grid-column' ? '1 / -1' : INHERITED.test(name) ? 'inherit' : 'initial'])
+    if (!names.has(name)) changes.push([name, USUAL[name] ?? (INHERITED.test(name) ? 'inherit' : 'initial')])
   }
   return changes
 }
@@ -206,9 +228,16 @@ export function rulesOf(
 }
 
 function selectorOf(selector: string, part: (typeof PARTS)[number]): string {
-  if (part === 'own') return selector
-  if (part === 'image') return `${selector} > img`
-  return part === 'children' ? `:where(${selector}) > *` : `${selector}::after`
+  const selectors: Record<typeof part, string> = {
+    own: selector,
+    image: `${selector} > img`,
+    children: `:where(${selector}) > *`,
+    scrim: `${selector}::after`,
+    rows: `${selector} :is(table, tbody, tr, th, td)`,
+    head: `${selector} thead`,
+    labels: `${selector} td[data-label]::before`,
+  }
+  return selectors[part]
 }
 
 const onHover = (hover: StyleValues, setting: Setting) =>

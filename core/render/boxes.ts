@@ -1,6 +1,8 @@
 import { contentWidth } from '#core/grid/columns'
 import { placementIn } from '#core/grid/placement'
 import type { Block, BlockOf, Container, Section } from '#core/blocks/index'
+import { offered } from '#core/blocks/field'
+import { rowsOfWords } from '#core/values/table-words'
 import { hasWords, isContainer } from '#core/blocks/tree'
 import { plainText } from '#core/values/words'
 import { valuesByRange } from '#core/style/cascade'
@@ -28,7 +30,7 @@ const isOut = (block: Block, sight: Sight): boolean => {
 
 /** True for a block that a published page shows. */
 function isShown(block: Block, sight: Sight): boolean {
-  if (block.hidden) return false
+  if (block.hidden || valuesOf(block, sight).shown === false) return false
   return !hasWords(block) || block.kind === 'field' || plainText(spansOf(block, sight)).trim() !== ''
 }
 
@@ -128,8 +130,16 @@ export function pictureBoxes(section: Section, sight: Sight, words: Map<string, 
     const setting = settingOf(block, sight)
     if (hasWords(block)) words.set(block.id, width - sides)
     const lines = hasWords(block) ? linesIn(spansOf(block, sight), width - sides, setting) * setting.line : 0
+    if (block.kind === 'table') {
+      const rows = rowsOfWords(spansOf(block, sight)).length
+      return rows * (setting.line + 2 * (pxOf(sight.site.guide.looks.table.padding, sight) ?? 0))
+    }
     if (block.kind !== 'field') return lines
-    return lines + 6 + (block.input === 'area' ? 4 * setting.line : sight.site.guide.looks.field.hit)
+    const { hit } = sight.site.guide.looks.field
+    if (block.input === 'consent') return Math.max(lines, hit)
+    if (block.input === 'one' || block.input === 'several')
+      return lines + offered(block, { language: sight.language }).length * (hit + 6)
+    return lines + 6 + (block.input === 'area' ? 4 * setting.line : hit)
   }
 
   function contents(block: Container, width: number, whole: number, cell?: Cell): number {
@@ -148,7 +158,9 @@ export function pictureBoxes(section: Section, sight: Sight, words: Map<string, 
     const gap = pxOf(values.gap, sight)
     const align = values.align
     if (layout === 'grid') {
-      const tracks = values.tracks
+      const least = pxOf(values.itemWidth, sight, room)
+      // As many columns as have room for the least width (CSS Grid, 7.2.3.2).
+      const tracks = least ? Math.max(1, Math.floor((room + (gap ?? 0)) / (least + (gap ?? 0)))) : values.tracks
       const columns = tracks ?? cell?.columns ?? breakpoint.columns
       const own = tracks !== undefined && block.kind !== 'section'
       const across = gap ?? (own ? 0 : (cell?.gap ?? breakpoint.gutter))

@@ -5,7 +5,18 @@ import type { Breakpoint } from '#core/grid/breakpoint'
 import type { Site } from '#core/site/schema'
 import { layersOf } from '#core/guide/shadows'
 import { fontStack } from '#core/type/families'
-import { buttonRules, cardRule, fieldRules, linkRules, listRules, tableRules } from './look-rules'
+import { SKIP_RULES } from './skip'
+import {
+  buttonRules,
+  cardRule,
+  choiceRules,
+  fieldRules,
+  linkRules,
+  listRules,
+  plainRules,
+  rowsRules,
+  tableRules,
+} from './look-rules'
 import type { Rule } from './rules'
 import { typeDeclarations, typeTokens } from './type-rules'
 
@@ -81,17 +92,19 @@ export function sharedRules(site: Site, uses: Uses): Rule[] {
     ['display', 'block'],
     ['flex', 'none'],
   ])
-  rules.push(...listRules(guide, has))
+  rules.push(...listRules(guide, has), ...plainRules(hasClass))
   tag('hr', [
     ['border', '0'],
     ['border-block-start', '1px solid var(--line)'],
   ])
   if (has('a')) rules.push(...linkRules(guide))
+  if (hasClass('skip')) rules.push(...SKIP_RULES)
   tag('mark', [
     ['color', 'inherit'],
     ['background', 'color-mix(in srgb, var(--accent) 40%, transparent)'],
   ])
-  if (hasClass('field')) rules.push(...fieldRules(guide))
+  if (hasClass('field')) rules.push(...fieldRules(guide, 'live', has('select')))
+  if (hasClass('choice')) rules.push(...choiceRules(guide))
   if (hasClass('frame')) {
     rules.push(
       rule('.frame', [
@@ -127,6 +140,7 @@ export function sharedRules(site: Site, uses: Uses): Rule[] {
     if (hasClass(`button-${button.name}`)) rules.push(...buttonRules(button, guide, has('button')))
   for (const card of guide.looks.cards) if (hasClass(`card-${card.name}`)) rules.push(cardRule(card))
   if (hasClass('table')) rules.push(...tableRules(guide))
+  if (hasClass('rows')) rules.push(...rowsRules(guide))
   return [...gridRules(site.breakpoints), ...rules]
 }
 

@@ -1,5 +1,6 @@
 import { hexOf } from '#core/colour/contrast'
 import type { ButtonKind, CardLook, State, StateColours } from '#core/guide/looks'
+import { BARE, PLAIN } from '#core/blocks/group'
 import type { StyleGuide } from '#core/guide/style-guide'
 import { colourToCss, lengthToCss } from '#core/style/css-values'
 import type { Declaration } from '#core/style/property'
@@ -120,10 +121,10 @@ export function buttonRules(button: ButtonKind, guide: StyleGuide, canRest: bool
 }
 
 /** Fields stand under their labels, as wide as what holds them. */
-export function fieldRules({ looks, types }: StyleGuide, how: StateSelectors = 'live'): Rule[] {
+export function fieldRules({ looks, types }: StyleGuide, how: StateSelectors = 'live', lists = false): Rule[] {
   const { field } = looks
   const label = types.find((one) => one.role === 'label')
-  const inputs = '.field :is(input, textarea)'
+  const inputs = `.field :is(input, textarea${lists ? ', select' : ''})`
   return [
     rule('.field', [
       ['display', 'grid'],
@@ -138,6 +139,32 @@ export function fieldRules({ looks, types }: StyleGuide, how: StateSelectors = '
       ...stateDeclarations(field.rest),
     ]),
     ...(Object.keys(field.focus).length > 0 ? [rule(inputs + selectorsOf(how).focus, stateDeclarations(field.focus))] : []),
+  ]
+}
+
+/** What is chosen from: the whole line of a choice is its target, as high as fields are. */
+export function choiceRules({ looks: { field }, types }: StyleGuide): Rule[] {
+  const label = types.find((one) => one.role === 'label')
+  return [
+    ...(label ? [rule('.field > legend', typeDeclarations(label))] : []),
+    rule('fieldset.field', [
+      ['min-width', '0'],
+      ['border', '0'],
+      ['padding', '0'],
+    ]),
+    rule('.choice', [
+      ['display', 'grid'],
+      ['grid-template-columns', 'auto 1fr'],
+      ['align-items', 'center'],
+      ['gap', '0.6em'],
+      ['min-height', `${field.hit}px`],
+    ]),
+    rule('.choice input', [
+      ['width', '1.2em'],
+      ['min-height', '1.2em'],
+      ['padding', '0'],
+      ['accent-color', 'currentcolor'],
+    ]),
   ]
 }
 
@@ -178,6 +205,20 @@ export function listRules({ looks }: StyleGuide, has: (tag: string) => boolean):
   return rules
 }
 
+/** Groups that are lists or hold terms look like any other. */
+export const plainRules = (hasClass: (name: string) => boolean): Rule[] => [
+  ...(hasClass(PLAIN)
+    ? [
+        rule(`.${PLAIN}`, [
+          ['padding-inline-start', '0'],
+          ['list-style', 'none'],
+        ]),
+        rule(`:where(.${PLAIN} > li + li)`, [['margin-block-start', '0']]),
+      ]
+    : []),
+  ...(hasClass(BARE) ? [rule(`.${BARE}`, [['display', 'contents']])] : []),
+]
+
 export const cardRule = (card: CardLook): Rule =>
   rule(`.card-${card.name}`, [
     ['padding', lengthToCss(card.padding)],
@@ -199,6 +240,36 @@ export function tableRules({ looks }: StyleGuide): Rule[] {
       ['border-block-end', `${table.lineWidth}px solid ${colourToCss(table.line)}`],
     ]),
     ...(table.stripe ? [rule('.table > :nth-child(even)', [['background', colourToCss(table.stripe)]])] : []),
+  ]
+}
+
+/** A table: its cells as the guide's rows are, figures lined up at their end. */
+export function rowsRules({ looks }: StyleGuide): Rule[] {
+  const { table } = looks
+  return [
+    rule('.rows table', [
+      ['width', '100%'],
+      ['border-collapse', 'collapse'],
+      ['text-align', 'start'],
+    ]),
+    rule('.rows caption', [
+      ['padding-block-end', lengthToCss(table.padding)],
+      ['text-align', 'start'],
+    ]),
+    rule('.rows :is(th, td)', [
+      ['padding-block', lengthToCss(table.padding)],
+      ['padding-inline', '0 1.5em'],
+      ['border-block-end', `${table.lineWidth}px solid ${colourToCss(table.line)}`],
+      ['text-align', 'inherit'],
+      ['vertical-align', 'baseline'],
+    ]),
+    rule('.rows :is(th, td):last-child', [['padding-inline-end', '0']]),
+    rule('.rows .figures', [
+      ['text-align', 'end'],
+      ['font-variant-numeric', 'tabular-nums'],
+      ['white-space', 'nowrap'],
+    ]),
+    ...(table.stripe ? [rule('.rows tbody tr:nth-child(even)', [['background', colourToCss(table.stripe)]])] : []),
   ]
 }
 

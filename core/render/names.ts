@@ -37,7 +37,18 @@ export function unique(wanted: string, taken: Set<string>): string {
 
 /** First words of the shared classes (type roles, kinds of button), which no section's classes may begin with. */
 function reservedWords(site: Site): Set<string> {
-  const names = [...site.guide.types.map((one) => one.role), 'button', 'band', 'main', 'card', 'table', 'field', 'frame']
+  const names = [
+    ...site.guide.types.map((one) => one.role),
+    'button',
+    'band',
+    'main',
+    'card',
+    'table',
+    'rows',
+    'figures',
+    'field',
+    'frame',
+  ]
   return new Set(names.map((name) => name.split('-')[0]!))
 }
 

@@ -83,7 +83,9 @@ export function createRenderer(options: RenderOptions) {
         if (child.hidden) continue
         const printed = visit(child, within, inner, block.kind === 'form' ? block : form)
         if (!printed.element) continue
-        children.push(printed.element)
+        // A caption is one only in its figure (HTML, 4.4.13).
+        const strayed = printed.element.tagName === 'figcaption' && !(block.kind === 'group' && block.element === 'figure')
+        children.push(strayed ? { ...printed.element, tagName: 'p' } : printed.element)
         for (const one of printed.rules) all.push(one)
       }
       rules = all
@@ -146,8 +148,11 @@ export function createRenderer(options: RenderOptions) {
   }
 }
 
-/** The body of a page: its sections under their landmarks, headers first, then one `main`, footers last. */
-export function pageBody(page: Page, sections: readonly RenderedSection[]): Element[] {
+/**
+ * The body of a page: its sections under their landmarks, headers first, then one `main`, footers last.
+ * @param skip a link that leads past the header, where there is one
+ */
+export function pageBody(page: Page, sections: readonly RenderedSection[], skip?: Element): Element[] {
   const jobs = new Map(page.sections.map((section) => [section.id, section.job]))
   const jobAt = (index: number) => jobs.get(sections[index]?.id ?? '')
   let first = 0
@@ -155,5 +160,7 @@ export function pageBody(page: Page, sections: readonly RenderedSection[]): Elem
   let last = sections.length
   while (last > first && jobAt(last - 1) === 'footer') last--
   const elements = sections.map((one) => one.element)
-  return [...elements.slice(0, first), element('main', {}, elements.slice(first, last)), ...elements.slice(last)]
+  const past = skip && first > 0 ? [skip] : []
+  const main = element('main', past.length > 0 ? { id: 'main' } : {}, elements.slice(first, last))
+  return [...past, ...elements.slice(0, first), main, ...elements.slice(last)]
 }

@@ -194,7 +194,7 @@ describe('the HTML of a page', () => {
   test('headers, main and footers are landmarks, each section under its name', () => {
     const { pages } = print(demoSite())
     expect(pages[0]!.html).toMatch(
-      /<header class="band header" id="header">[\s\S]*<main><section class="band opening" id="opening">[\s\S]*<\/main><footer/,
+      /<header class="band header" id="header">[\s\S]*<main id="main"><section class="band opening" id="opening">[\s\S]*<\/main><footer/,
     )
   })
 })

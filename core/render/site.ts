@@ -10,6 +10,7 @@ import { element } from '#core/blocks/html'
 import { sectionClasses } from './names'
 import { linkOfHref } from './own-links'
 import { createRenderer, pageBody, type RenderedSection } from './page'
+import { skipLink } from './skip'
 import { printRules, type Rule, type Layout } from './rules'
 import { inlineOnce, sharedRules, tokenDeclarations, usedTokens, withTokens } from './guide-rules'
 
@@ -74,7 +75,7 @@ export function documentTree(
     ...(description === '' ? [] : [element('meta', { name: 'description', content: description }, [])]),
     stylesheet,
   ]
-  const body = pageBody(page, sections)
+  const body = pageBody(page, sections, skipLink(language))
   return {
     type: 'root',
     children: [{ type: 'doctype' }, element('html', { lang: language }, [element('head', {}, head), element('body', {}, body)])],

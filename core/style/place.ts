@@ -115,6 +115,13 @@ export const place = {
     applies: ['columns'],
     css: () => [],
   }),
+  rows: property({
+    label: 'Rows',
+    column: 'place',
+    schema: z.enum(['whole', 'scroll', 'stack']),
+    applies: ['rows'],
+    css: (value) => (value === 'scroll' ? [['overflow-x', 'auto']] : []),
+  }),
   shown: property({
     label: 'Shown',
     column: 'place',

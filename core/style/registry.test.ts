@@ -22,6 +22,7 @@ const SAMPLES: Record<PropertyName, unknown> = {
   scrolls: true,
   itemWidth: { value: 240, unit: 'px' },
   shown: false,
+  rows: 'scroll',
   position: 'sticky',
   top: px,
   right: px,

@@ -37,6 +37,8 @@ export const TRAITS = [
   'image',
   /** A call to action: its colours are those of calls. */
   'call',
+  /** Rows of cells, which may scroll or stack where there is little room. */
+  'rows',
   /** Answers to the pointer as a whole, whatever in it has the focus. */
   'whole',
 ] as const

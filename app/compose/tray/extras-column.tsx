@@ -5,6 +5,7 @@ import { useSessionStore, useSession } from '../../session/context'
 import { edit } from '../../session/store'
 import { listedPages } from '#core/render/page'
 import { EntryColumn, FieldColumn, FormColumn } from './form-columns'
+import { SectionColumn, TableColumn, TextColumn } from './meaning-columns'
 import { IconFinder } from '../../fields/icon-finder'
 import { ColumnHead, Finding, Row } from '../../fields/row'
 
@@ -18,6 +19,9 @@ const EXTRAS: Extras = {
   form: { name: 'Form', Column: FormColumn },
   field: { name: 'Field', Column: FieldColumn },
   group: { name: 'Entry', Column: EntryColumn },
+  section: { name: 'Section', Column: SectionColumn },
+  text: { name: 'Text', Column: TextColumn },
+  table: { name: 'Table', Column: TableColumn },
 }
 
 /** What the column of a kind's own settings is called, if it has any. */

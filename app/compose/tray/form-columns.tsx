@@ -1,6 +1,9 @@
 import { Link } from 'react-router'
-import { INPUTS } from '#core/blocks/field'
+import { CHOICES, INPUTS } from '#core/blocks/field'
+import { isSame } from '#core/values/equal'
+import { GROUP_ELEMENTS } from '#core/blocks/group'
 import type { BlockOf } from '#core/blocks/index'
+import { LabelRow } from './meaning-columns'
 import { hrefSchema } from '#core/values/href'
 import { Choice } from '../../ui/choice'
 import { useSessionStore, useSession } from '../../session/context'
@@ -14,6 +17,10 @@ const INPUT_NAMES: Record<(typeof INPUTS)[number], string> = {
   number: 'Number',
   date: 'Date',
   area: 'Several lines',
+  one: 'One of several',
+  several: 'Any of several',
+  list: 'One of a list',
+  consent: 'Consent',
 }
 
 /** Where a form leads once it is sent, and where its entries go. */
@@ -81,6 +88,7 @@ export function FieldColumn({ block }: { block: BlockOf<'field'> }) {
           onChange={(input) => edit(store, { kind: 'field', block: block.id, field: 'input', value: input })}
         />
       </Row>
+      {CHOICES.has(block.input) && <Options block={block} />}
       <Row label="Wanted">
         <label className="flex items-center gap-2">
           <input
@@ -94,6 +102,46 @@ export function FieldColumn({ block }: { block: BlockOf<'field'> }) {
       </Row>
     </div>
   )
+}
+
+/** What is offered, a line for each. */
+function Options({ block }: { block: BlockOf<'field'> }) {
+  const store = useSessionStore()
+  const language = useSession((state) => state.session.site.language)
+  const now = block.options?.[language] ?? []
+  const take = (text: string) => {
+    const options = [...new Set(text.split('\n').map((line) => line.trim().slice(0, 200)))]
+      .filter((line) => line !== '')
+      .slice(0, 60)
+    if (!isSame(options, now))
+      edit(store, { kind: 'field', block: block.id, field: 'options', value: { ...block.options, [language]: options } })
+  }
+  return (
+    <>
+      <textarea
+        key={now.join('\n')}
+        aria-label="What is offered, a line for each"
+        rows={4}
+        placeholder="A line for each"
+        className="my-1 w-full resize-none rounded-2 border border-line-strong bg-field px-2 py-1"
+        defaultValue={now.join('\n')}
+        onBlur={(event) => take(event.target.value)}
+      />
+      {now.length < 2 && <Finding well={false}>Write two lines or more: there is nothing to choose from.</Finding>}
+    </>
+  )
+}
+
+const ELEMENT_NAMES: Record<(typeof GROUP_ELEMENTS)[number], string> = {
+  div: 'Layout only',
+  article: 'Stands by itself',
+  aside: 'Beside the matter',
+  figure: 'Figure with caption',
+  nav: 'Navigation',
+  ul: 'List of its blocks',
+  ol: 'Numbered list of them',
+  dl: 'Terms and meanings',
+  address: 'Address',
 }
 
 /** Whether a group is one of its section's entries, whose words belong together when the section is re-set. */
@@ -131,6 +179,18 @@ export function EntryColumn({ block }: { block: BlockOf<'group'> }) {
           }
         />
       </Row>
+      <Row label="Element">
+        <Choice
+          className="flex-1"
+          label="Element of the group"
+          value={block.element ?? 'div'}
+          options={GROUP_ELEMENTS.map((value) => ({ value, label: ELEMENT_NAMES[value], note: value }))}
+          onChange={(value) =>
+            edit(store, { kind: 'field', block: block.id, field: 'element', value: value === 'div' ? null : value })
+          }
+        />
+      </Row>
+      <LabelRow block={block} />
       <Finding well>Words of one entry stay together in the copy deck and when the section is re-set.</Finding>
     </div>
   )

@@ -18,6 +18,7 @@ const LAYOUTS = [option('column', 'Column'), option('row', 'Row'), option('grid'
 const ALONG = [option('start', 'Start'), option('center', 'Centre'), option('end', 'End'), option('space-between', 'Apart')]
 const EDGES = [option('start', 'Start'), option('center', 'Centre'), option('end', 'End'), option('stretch', 'Stretch')]
 const ACROSS = [...EDGES, option('baseline', 'Baseline'), option('space-between', 'Apart')]
+const ROWS = [option('whole', 'As they are'), option('scroll', 'Scroll sideways'), option('stack', 'Stacked, with labels')]
 const POSITIONS = [
   option('flow', 'In the flow'),
   option('backdrop', 'Behind all'),
@@ -73,6 +74,11 @@ export function PlaceColumn({ style }: { style: StyleAccess }) {
           <Row label="Width" style={style} names={['width', 'maxWidth']}>
             <LengthOf style={style} name="width" placeholder="Auto" />
             <LengthOf style={style} name="maxWidth" placeholder="At most" units={['px', '%', 'rem', 'ch', 'columns']} />
+          </Row>
+        )}
+        {style.has('rows') && (
+          <Row label="Rows" style={style} names={['rows']}>
+            <ChoiceOf style={style} name="rows" options={ROWS} fallback="whole" />
           </Row>
         )}
         {style.has('shown') && <ShownRow style={style} />}

@@ -1,4 +1,4 @@
-import type { Span } from '#core/values/words'
+import type { Span } from './words'
 
 /** What stands between the cells of a row in words that are a table. */
 const BAR = ' | '
@@ -34,8 +34,8 @@ function joined(spans: readonly Span[]): Span[] {
   return out
 }
 
-/** The cells of words that are a table, row by row; `undefined` for all other words. */
-export function cellsOfWords(words: readonly Span[]): Span[][][] | undefined {
+/** The cells of words, row by row: a line is a row, a bar parts its cells. Short rows are filled up with empty cells. */
+export function rowsOfWords(words: readonly Span[]): Span[][][] {
   const rows: Span[][][] = [[[]]]
   for (const span of words) {
     const row = rows.at(-1)!
@@ -49,6 +49,18 @@ export function cellsOfWords(words: readonly Span[]): Span[][][] | undefined {
       if (text !== '') row.at(-1)!.push(text)
     })
   }
-  const columns = rows[0]!.length
-  return rows.length > 1 && columns > 1 && rows.every((row) => row.length === columns) ? rows : undefined
+  const columns = Math.max(...rows.map((row) => row.length))
+  return rows.map((row) => Array.from({ length: columns }, (_, at) => row[at] ?? []))
+}
+
+/** The cells of words that are a table, row by row; `undefined` for all other words. */
+export function cellsOfWords(words: readonly Span[]): Span[][][] | undefined {
+  const rows: Span[][] = [[]]
+  for (const span of words) {
+    if (typeof span !== 'string' && span.kind === 'break') rows.push([])
+    else rows.at(-1)!.push(span)
+  }
+  const counts = rows.map((row) => row.reduce((sum, span) => sum + (typeof span === 'string' ? span.split(BAR).length - 1 : 0), 1))
+  const isTable = rows.length > 1 && counts[0]! > 1 && counts.every((count) => count === counts[0])
+  return isTable ? rowsOfWords(words) : undefined
 }
