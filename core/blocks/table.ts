@@ -25,13 +25,13 @@ export type Table = BlockBase<'table', typeof fields>
 /** A figure, with its currency, unit or sign: what is lined up at its end. */
 const FIGURE = /^[£$€¥~<>≈±+−–-]?\s?\d[\d\s.,:'’×/–-]*\s?(%|°|[A-Za-zµ°²³″′]{1,4}\.?)?$/
 
-/** Columns, from 0, that hold figures: every cell below the head that is not empty. */
+/** Columns, from 1, that hold figures: every cell below the head that is not empty. The first names its row. */
 export function figureColumns(rows: readonly (readonly (readonly Span[])[])[], headed: boolean): Set<number> {
   const body = headed ? rows.slice(1) : rows
   const columns = body[0]?.length ?? 0
   const texts = (at: number) => body.map((row) => plainText(row[at] ?? []).trim()).filter((text) => text !== '')
   return new Set(
-    Array.from({ length: columns }, (_, at) => at).filter((at) => {
+    Array.from({ length: Math.max(0, columns - 1) }, (_, n) => n + 1).filter((at) => {
       const cells = texts(at)
       return cells.length > 0 && cells.every((text) => FIGURE.test(text))
     }),
