@@ -1,4 +1,5 @@
 import { placementIn, placementToCss } from '#core/grid/placement'
+import { hasBoxOfGuide } from '#core/blocks/applies'
 import type { Block } from '#core/blocks/index'
 import type { Breakpoint } from '#core/grid/breakpoint'
 import { isContainer } from '#core/blocks/tree'
@@ -94,7 +95,8 @@ function partsAt(block: Block, values: StyleValues, setting: Setting, boxed: boo
   addPlacement(own, values, setting)
   for (const name in values) {
     const value = values[name as PropertyName]
-    if (value === undefined) continue
+    // Sides without a width would be drawn at the browser's own.
+    if (value === undefined || (name === 'edgeSides' && values.edgeWidth === undefined && !hasBoxOfGuide(block))) continue
     // Fit and focal point belong to the image itself where a layer stands between it and its box.
     const target = boxed && (name === 'fit' || name === 'focal') ? image : own
     for (const declaration of propertyOf(name as PropertyName).css(value, setting)) target.push(declaration)

@@ -1,5 +1,5 @@
 import { placementIn } from '#core/grid/placement'
-import { settingsWithoutEffect } from '#core/analysis/without-effect'
+import { settingsWithoutEffect } from '#core/analysis/why/without-effect'
 import { isContainer } from '#core/blocks/tree'
 import { Choice } from '../../ui/choice'
 import { NumberField } from '../../ui/number-field'

@@ -13,7 +13,7 @@ const makeId = testIds()
 /** A text in a group in a section, each with a style. */
 function scene(text: StyleValues, group: StyleValues = {}) {
   const inner = { ...newBlock('text', makeId), style: { base: text } }
-  const outer = { ...newBlock('group', makeId), style: { base: group }, children: [inner] }
+  const outer = { ...newBlock('group', makeId), style: { base: group }, children: [inner, newBlock('text', makeId)] }
   const site = newSite('Test', makeId)
   const section = { ...newSection('opening', makeId), children: [outer] }
   return {

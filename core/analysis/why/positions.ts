@@ -1,0 +1,91 @@
+import type { PropertyName } from '#core/style/registry'
+import { set, takeAway, type WhyRule } from './rule'
+
+const SIDES = ['top', 'right', 'bottom', 'left'] as const
+
+/** Sticky and held blocks, their distances, order, and the spaces around them. */
+export const POSITION_RULES: readonly WhyRule[] = [
+  ({ block, values, position }) => {
+    const side = SIDES.find((one) => values[one] !== undefined)
+    return side && position === 'flow'
+      ? {
+          property: side,
+          sentence: 'Distances from an edge count for held and sticky blocks; this one is in the flow.',
+          repair: { label: 'Hold it to the edges', edit: set(block, { position: 'held' }) },
+        }
+      : undefined
+  },
+  ({ block, values, position, around }) => {
+    const side = (['left', 'right'] as const).find((one) => values[one] !== undefined)
+    return side && position === 'sticky' && !around.scrolls
+      ? {
+          property: side,
+          sentence: 'The page scrolls down, not across, so a sticky block is held at its top alone.',
+          repair: takeAway(block, side),
+        }
+      : undefined
+  },
+  ({ block, values, position }) => {
+    if (position !== 'held') return undefined
+    const over = (['right', 'left', 'width'] as const).every((one) => values[one] !== undefined)
+      ? 'right'
+      : (['bottom', 'top', 'height'] as const).every((one) => values[one] !== undefined)
+        ? 'bottom'
+        : undefined
+    return over
+      ? {
+          property: over,
+          sentence: `Its other edge and its ${over === 'right' ? 'width' : 'height'} are set, and say where this one is.`,
+          repair: {
+            label: `Let the ${over === 'right' ? 'width' : 'height'} follow`,
+            edit: set(block, over === 'right' ? { width: null } : { height: null }),
+          },
+        }
+      : undefined
+  },
+  ({ block, values, outer, position, around }) => {
+    if (position !== 'sticky' || (outer !== 'grid' && outer !== 'overlay' && outer !== 'row')) return undefined
+    const place = values.selfAlign ?? (around.align === 'space-between' ? 'stretch' : around.align) ?? 'stretch'
+    if (place !== 'stretch' || values.height !== undefined || block.kind === 'picture' || block.kind === 'button') return undefined
+    return {
+      property: 'position',
+      sentence: 'It is as tall as its row, so it has no room to stick in.',
+      repair: { label: 'Stand at the start of the row', edit: set(block, { selfAlign: 'start' }) },
+    }
+  },
+  ({ block, outer, position, beside, isAutoHigh, values, parent, around }) => {
+    const last =
+      beside.at(-1)?.id === block.id && values.order === undefined && beside.every((one) => one.style.base?.order === undefined)
+    return position === 'sticky' && outer === 'column' && isAutoHigh && last && parent && around.paddingBottom === undefined
+      ? {
+          property: 'position',
+          sentence: 'It is the last block of its column, so there is nothing below it to stay beside.',
+          repair: { label: 'Make the column 800 px high', edit: set(parent, { minHeight: { value: 800, unit: 'px' } }) },
+        }
+      : undefined
+  },
+  ({ block, values, beside, position }) =>
+    values.order !== undefined && position === 'flow' && beside.length < 2 && block.kind !== 'section'
+      ? {
+          property: 'order',
+          sentence: 'It stands alone in what holds it, so there is no order.',
+          repair: takeAway(block, 'order'),
+        }
+      : undefined,
+  ({ block, values, position }) => {
+    if (position !== 'held') return undefined
+    const property: PropertyName | undefined =
+      values.spaceAfter !== undefined && values.bottom === undefined && values.top !== undefined
+        ? 'spaceAfter'
+        : values.spaceBefore !== undefined && values.top === undefined && values.bottom !== undefined
+          ? 'spaceBefore'
+          : undefined
+    return (
+      property && {
+        property,
+        sentence: 'It is held at its other edge, and nothing stands beside it.',
+        repair: takeAway(block, property),
+      }
+    )
+  },
+]

@@ -1,0 +1,30 @@
+import type { Site } from '#core/site/schema'
+import type { Place } from '#core/site/tree'
+import type { Finding } from '../finding'
+import { COLUMN_RULES } from './columns'
+import { POSITION_RULES } from './positions'
+import { atRange, type Why } from './rule'
+import { SIZE_RULES } from './sizes'
+import { SURFACE_RULES } from './surfaces'
+
+/** A setting that has no effect: which, why, and the one change that makes it work. */
+export type WithoutEffect = Finding<'without-effect'> & Why
+
+export const WHY_RULES = [...COLUMN_RULES, ...SIZE_RULES, ...POSITION_RULES, ...SURFACE_RULES]
+
+/**
+ * Settings of a block that change nothing at one range of widths, each with its reason and a repair. That they do, and
+ * that others do not, is tried in the browser (e2e/why.spec.ts).
+ * @param index counts the site's breakpoints, 0 being the widest
+ */
+export function settingsWithoutEffect(site: Site, place: Place, index: number): WithoutEffect[] {
+  const at = atRange(site, place, index)
+  const found: WithoutEffect[] = []
+  for (const rule of WHY_RULES) {
+    const why = rule(at)
+    // One reason for each property is enough.
+    if (why && !found.some((one) => one.property === why.property))
+      found.push({ kind: 'without-effect', block: place.block.id, ...why })
+  }
+  return found
+}
