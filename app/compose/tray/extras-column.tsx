@@ -20,7 +20,7 @@ const EXTRAS: Extras = {
   field: { name: 'Field', Column: FieldColumn },
   group: { name: 'Entry', Column: EntryColumn },
   section: { name: 'Section', Column: SectionColumn },
-  text: { name: 'Text', Column: TextColumn },
+  text: { name: 'Meaning', Column: TextColumn },
   table: { name: 'Table', Column: TableColumn },
 }
 

@@ -51,7 +51,7 @@ export function TextColumn({ block }: { block: BlockOf<'text'> }) {
   const store = useSessionStore()
   return (
     <div>
-      <ColumnHead title="Text" note={block.caption ? 'caption' : (block.part ?? 'paragraph')} />
+      <ColumnHead title="Meaning" note={block.caption ? 'caption' : (block.part ?? 'paragraph')} />
       <Row label="Is">
         <label className="flex items-center gap-2">
           <input
