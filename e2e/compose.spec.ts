@@ -1,188 +1,191 @@
-import { unzipSync } from 'fflate'
-import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
-import { createServer } from 'node:http'
-import { dirname, extname, join } from 'node:path'
-import { composed, expect, saved, temporaryFolder, test } from './application'
-import { type Box, boxesInView, middle, onScreen } from './views'
-import type { Page } from '@playwright/test'
+import type { Locator, Page } from '@playwright/test'
+import { type Application, composed, expect, openSite, saved, test } from './application'
+import type { Box } from './views'
 
-const TYPES: Record<string, string> = {
-  '.html': 'text/html',
-  '.css': 'text/css',
-  '.webp': 'image/webp',
-  '.woff2': 'font/woff2',
-  '.svg': 'image/svg+xml',
-}
+const SITE = 'Hollin Ridge Observatory'
+const WIDTHS = [1920, 1280, 1024, 768, 375]
 
-/** Serves a folder on a free port of this machine. */
-async function serve(folder: string): Promise<{ url: string; close: () => void }> {
-  const server = createServer((request, response) => {
-    try {
-      const name = new URL(request.url ?? '/', 'http://localhost').pathname
-      const bytes = readFileSync(join(folder, name === '/' ? 'index.html' : name))
-      response.writeHead(200, { 'Content-Type': TYPES[extname(name)] ?? 'text/html' }).end(bytes)
-    } catch {
-      response.writeHead(404).end()
-    }
-  })
-  await new Promise<void>((done) => server.listen(0, '127.0.0.1', done))
-  const { port } = server.address() as { port: number }
-  return { url: `http://127.0.0.1:${port}`, close: () => void server.close() }
-}
-
-async function addSection(page: Page, job: string) {
-  await page.getByRole('button', { name: 'Add a section' }).click()
-  await page.getByRole('menuitem', { name: job, exact: true }).click()
-}
-
-async function addBlock(page: Page, kind: string) {
-  await page.getByRole('button', { name: 'Add a block' }).click()
-  await page.getByRole('menuitem', { name: kind, exact: true }).click()
-}
-
-/** Types words into the block that was just added, in place. */
-async function typeWords(page: Page, words: string) {
-  await expect(page.frameLocator('[data-view="1280"] iframe').locator('[contenteditable=true]')).toBeFocused()
-  await page.keyboard.type(words)
-  await page.keyboard.press('Escape')
-  await expect(page.frameLocator('[data-view="1280"] iframe').locator('[contenteditable=true]')).toHaveCount(0)
-}
-
-function near(a: Box[], b: Box[]): void {
-  expect(a.length).toBe(b.length)
-  a.forEach((box, i) => {
-    for (const side of ['left', 'top', 'width', 'height'] as const) {
-      expect(Math.abs(box[side] - b[i]![side]), `${side} of box ${i}: ${box[side]} and ${b[i]![side]}`).toBeLessThanOrEqual(0.5)
-    }
-  })
-}
-
-test('the whole job from nothing: a site, a section, words, a picture, columns, an export that looks the same', async ({
-  page,
-  app,
-  context,
-}) => {
-  await page.goto(app.url)
-  await page.getByRole('button', { name: 'New site' }).click()
-  await page.getByLabel('Name').fill('Hollin Ridge, first try')
-  await page.getByRole('button', { name: 'Create the site' }).click()
-  // A new site opens at the brief, where the path begins.
-  await page.waitForURL(/brief$/)
-  await page.getByRole('link', { name: /^Compose/ }).click()
-  await composed(page)
-
-  await addSection(page, 'Opening')
-  await addBlock(page, 'Heading')
-  await typeWords(page, 'Bring a coat. We will bring the galaxies.')
-  await addBlock(page, 'Text')
-  await typeWords(page, 'Two hours under one of the darkest skies in the county.')
-  await addBlock(page, 'Button')
-  await typeWords(page, 'Book an autumn night')
-  await addBlock(page, 'Picture')
-  await page
-    .getByRole('tab', { name: 'Picture' })
-    .or(page.getByRole('region', { name: /^Picture of/ }))
-    .first()
-    .waitFor()
-  const index = JSON.parse(readFileSync('demo/pictures.json', 'utf8')) as Record<string, { hash: string }>
-  await page.getByLabel('Upload a picture').setInputFiles({
-    name: 'moon.jpg',
-    mimeType: 'image/jpeg',
-    buffer: readFileSync(`demo/pictures/${index.moon!.hash}.jpg`),
-  })
-  const picture = page.frameLocator('[data-view="1280"] iframe').locator('img')
-  await expect(picture).toHaveAttribute('src', /pictures/)
-
-  // The heading is placed on columns by dragging its right edge.
-  const heading = 'h2'
-  await page.mouse.click(...point(middle(await onScreen(page, 1280, heading))))
-  const full = await onScreen(page, 1280, heading)
-  await page.mouse.move(full.left + full.width, full.top + full.height / 2)
-  await page.mouse.down()
-  await page.mouse.move(full.left + full.width * 0.66, full.top + full.height / 2, { steps: 8 })
-  await expect(page.getByText(/^8 of 12 columns, 739 px$/)).toBeVisible()
-  await page.mouse.up()
-  await expect(page.getByText('Fills 8 of 12 columns, 739 px at 1280. Below 1024 it takes the full row.')).toBeVisible()
-
-  // Below the middle breakpoint it takes six.
-  await page.getByRole('button', { name: /Below 1024/ }).click()
-  const spans = page.getByRole('textbox', { name: 'Columns spanned' })
-  await spans.fill('6')
-  await spans.press('Enter')
-  const at768 = async () => (await boxesInView(page, 768, heading))[0]!.width
-  await expect.poll(async () => Math.round(await at768())).toBe(522)
-  await page.keyboard.press('Escape')
-  await page.getByRole('button', { name: /^Undo/ }).click()
-  await expect.poll(async () => Math.round(await at768())).toBe(704)
-  await page.getByRole('button', { name: /^Redo/ }).click()
-  await expect.poll(async () => Math.round(await at768())).toBe(522)
-
-  // The picture goes beside the words: it is dragged to the right of them, onto column 9.
-  await page.getByRole('button', { name: 'All widths' }).click()
-  await saved(page)
-  await page.reload()
-  await composed(page)
-  await expect.poll(async () => Math.round(await at768())).toBe(522)
-
-  // All that is added, at more widths, so that the export can be compared with the views there.
-  await page.getByRole('button', { name: 'Add a view' }).click()
-  await expect(page.locator('[data-view]')).toHaveCount(4)
-  const marker = page.getByRole('button', { name: /View at 1600 px/ })
-  await expect(marker).toBeVisible()
-  await saved(page)
-
-  await page.getByRole('link', { name: /Deliver/ }).click()
-  const download = page.waitForEvent('download')
-  await page.getByRole('button', { name: 'Export the site' }).click()
-  const zip = unzipSync(new Uint8Array(readFileSync(await (await download).path())))
-  const folder = temporaryFolder()
-  for (const [name, bytes] of Object.entries(zip)) {
-    mkdirSync(dirname(join(folder, name)), { recursive: true })
-    writeFileSync(join(folder, name), bytes)
+/** A designer at work: what the mouse and the keyboard do, by the names that stand on the screen. */
+function designer(page: Page) {
+  const tray = page.getByRole('region', { name: 'Tray' })
+  const order = page.getByRole('complementary', { name: 'Running order' })
+  const add = async (what: 'Section' | 'Block', kind: string) => {
+    await order.getByRole('button', { name: `Add a ${what.toLowerCase()}` }).click()
+    await page.getByRole('menuitem', { name: kind, exact: true }).click()
   }
-  expect(Object.keys(zip).sort()).toEqual(expect.arrayContaining(['index.html', 'style.css']))
-  await page.getByRole('link', { name: /Compose/ }).click()
-  await composed(page)
-
-  const site = await serve(folder)
-  const visitor = await context.newPage()
-  const blocks = '.band, h2, p, img, main a, main button'
-  for (const width of [375, 768, 1280, 1600]) {
-    await visitor.setViewportSize({ width, height: width >= 1024 ? 800 : width >= 640 ? 1024 : 812 })
-    await visitor.goto(site.url)
-    await visitor.evaluate(() => document.fonts.ready)
-    const exported = await visitor.evaluate(
-      (wanted) =>
-        [...document.querySelectorAll(wanted)].map((element) => {
-          const { left, top, width: w, height } = element.getBoundingClientRect()
-          return { left, top: top + scrollY, width: w, height }
-        }),
-      blocks,
-    )
-    near(exported, await boxesInView(page, width, blocks))
+  return {
+    tray,
+    order,
+    section: (job: string) => add('Section', job),
+    block: (kind: string) => add('Block', kind),
+    /** A block that takes words, which are typed at once. */
+    words: async (kind: string, text: string) => {
+      await add('Block', kind)
+      await page.keyboard.type(text)
+      await page.keyboard.press('Escape')
+    },
+    /** Figures of the tray, each by its name. */
+    figure: async (label: string, value: string) => {
+      const field = tray.getByRole('textbox', { name: label, exact: true })
+      await field.fill(value)
+      await field.press('Enter')
+      await field.blur()
+    },
+    choose: async (label: string, option: string) => {
+      await tray.getByRole('combobox', { name: label, exact: true }).click()
+      await page.getByRole('option', { name: option, exact: true }).click()
+    },
+    fill: async (label: string, role: string) => {
+      await tray.getByRole('button', { name: new RegExp(`^${label}: `) }).click()
+      await page.getByRole('button', { name: role, exact: true }).click()
+      await page.keyboard.press('Escape')
+    },
+    /** Selects what holds the selection. */
+    out: () => page.keyboard.press('Escape'),
   }
-  expect(await overflows(visitor, 320, 1920)).toEqual([])
-  site.close()
+}
+
+/** The page as visitors get it, measured at five widths. */
+async function measure(page: Page, app: Application, selector: string, height = 800): Promise<Map<number, Box[]>> {
+  await saved(page)
+  const id = /sites\/([\w-]{10})/.exec(page.url())![1]!
+  const visit = await page.context().newPage()
+  const found = new Map<number, Box[]>()
+  for (const width of WIDTHS) {
+    await visit.setViewportSize({ width, height })
+    await visit.goto(`${app.url}/visit/${id}/index.html`)
+    found.set(width, await boxesOf(visit.locator(selector)))
+  }
+  await visit.close()
+  return found
+}
+const boxesOf = (all: Locator): Promise<Box[]> =>
+  all.evaluateAll((list) =>
+    list.map((one) => {
+      const { left, top, width, height } = one.getBoundingClientRect()
+      return { left, top: top + scrollY, width, height }
+    }),
+  )
+const near = (a: number, b: number) => expect(Math.abs(a - b), `${a} and ${b}`).toBeLessThan(0.6)
+const rowsOf = (boxes: readonly Box[]): number[] => {
+  const tops = [...new Set(boxes.map((one) => Math.round(one.top)))]
+  return tops.map((top) => boxes.filter((one) => Math.round(one.top) === top).length)
+}
+
+test.beforeEach(async ({ page, app }) => {
+  await openSite(page, app, SITE)
+  await composed(page)
 })
 
-/** The widths, of every px from one to another, at which the page shown is wider than its window. */
-function overflows(page: Page, from: number, to: number): Promise<number[]> {
-  return page.evaluate(
-    async ([least, most]) => {
-      const frame = document.createElement('iframe')
-      frame.src = location.href
-      frame.style.cssText = 'position:fixed;height:800px;border:0'
-      document.body.append(frame)
-      await new Promise((done) => frame.addEventListener('load', done, { once: true }))
-      const found: number[] = []
-      for (let width = least!; width <= most!; width++) {
-        frame.style.width = `${width}px`
-        if (frame.contentDocument!.documentElement.scrollWidth > width) found.push(width)
-      }
-      return found
-    },
-    [from, to],
-  )
-}
+test('a grid of one and three cells with lines of 2 px between them', async ({ page, app }) => {
+  const { section, block, words, figure, choose, fill, out, tray, order } = designer(page)
+  await section('Proof')
+  await block('Group')
+  await choose('Layout', 'Grid')
+  await figure('Own columns', '3')
+  await figure('Gap across', '2')
+  await figure('Gap down', '2')
+  await fill('Fill', 'ink')
+  for (const [n, said] of ['All night', 'Saturn', 'The Moon', 'Andromeda'].entries()) {
+    await block('Group')
+    await fill('Fill', 'ground')
+    if (n > 0) await figure('Columns spanned', '1')
+    await words('Text', said)
+    await out()
+    await out()
+  }
+  await expect(tray.getByRole('combobox', { name: 'Layout', exact: true })).toContainText('Grid')
+  await expect(order.getByRole('button', { name: 'Group 1 col' })).toHaveCount(3)
+  for (const [, [whole, ...cells]] of await measure(page, app, '#proof > div > div')) {
+    for (const cell of cells) {
+      near(cell.width, (whole!.width - 4) / 3)
+      near(cell.top - whole!.top - whole!.height, 2)
+    }
+    near(cells[1]!.left - cells[0]!.left - cells[0]!.width, 2)
+    near(cells[2]!.left + cells[2]!.width, whole!.left + whole!.width)
+  }
+})
 
-const point = ({ x, y }: { x: number; y: number }): [number, number] => [x, y]
+test('three round pictures that wrap and stack by themselves', async ({ page, app }) => {
+  const { section, block, figure, choose, out } = designer(page)
+  await section('People')
+  await block('Group')
+  await choose('Way to lay out', 'By itself')
+  await block('Picture')
+  await choose('Shape', '1 : 1')
+  await figure('Corners', '50 %')
+  await page.keyboard.press('Control+d')
+  await page.keyboard.press('Control+d')
+  await out()
+  const boxes = await measure(page, app, '#people > div > *')
+  for (const [, all] of boxes) for (const one of all) near(one.width, one.height)
+  expect([...boxes].map(([, all]) => rowsOf(all))).toEqual([[3], [3], [3], [2, 1], [1, 1, 1]])
+})
+
+test('words held 5 % from the left and 10 % from the bottom of an opening, at every height', async ({ page, app }) => {
+  const { section, block, words, figure, choose, order } = designer(page)
+  await section('Story')
+  await figure('Height, least', '80 vh')
+  await block('Picture')
+  await choose('Stands', 'Behind all')
+  await block('Group')
+  await choose('Stands', 'Held to edges')
+  await figure('From left', '5 %')
+  await figure('From bottom', '10 %')
+  await words('Heading', 'Look up')
+  await expect(order.getByRole('button', { name: /^Heading/ }).first()).toBeVisible()
+  for (const height of [600, 1000]) {
+    const sections = await measure(page, app, '#story', height)
+    const groups = await measure(page, app, '#story > div', height)
+    for (const width of WIDTHS) {
+      const [band] = sections.get(width)!
+      const held = groups.get(width)!.at(-1)!
+      expect(band!.height).toBeGreaterThanOrEqual(height * 0.8 - 1)
+      near(held.left, band!.width * 0.05)
+      near(band!.top + band!.height - held.top - held.height, band!.height * 0.1)
+    }
+  }
+})
+
+test('four plans whose columns divide the container exactly, the third 10 px taller', async ({ page, app }) => {
+  const { section, block, words, figure, fill, out, tray, order } = designer(page)
+  await section('Prices')
+  await block('Group')
+  await fill('Fill', 'accent')
+  await words('Heading', 'One night')
+  await words('Text', 'Two hours at the eyepiece, with tea.')
+  await out()
+  await tray.getByRole('button', { name: 'Repeat …' }).click()
+  await page.getByRole('textbox', { name: 'Copies' }).fill('3')
+  await page.getByRole('textbox', { name: 'Copies' }).press('Enter')
+  await page.getByRole('button', { name: 'Make 3 copies' }).click()
+  await expect(tray.getByRole('heading', { name: '3 blocks' })).toBeVisible()
+  await page.keyboard.press('Control+a')
+  await tray.getByRole('button', { name: 'Share out the columns' }).click()
+  await order.getByRole('button', { name: 'Group 3 col' }).nth(2).click()
+  await figure('Space before', '-10')
+  const boxes = await measure(page, app, '#prices > div')
+  for (const width of [1920, 1280]) {
+    const plans = boxes.get(width)!
+    // 1120 px of twelve columns and eleven gutters of 24 px.
+    for (const plan of plans) near(plan.width, (1120 - 3 * 24) / 4)
+    near(plans[2]!.height - plans[1]!.height, 10)
+    near(plans[1]!.top - plans[2]!.top, 10)
+  }
+})
+
+test('a footer on 7, 2, 2 and 1 columns', async ({ page, app }) => {
+  const { section, block, words, figure, out } = designer(page)
+  await section('Contact')
+  for (const [n, columns] of [7, 2, 2, 1].entries()) {
+    await block('Group')
+    await figure('Columns spanned', String(columns))
+    await words('Text', ['Hollin Ridge Observatory', 'Nights', 'Hill', 'Up'][n]!)
+    await out()
+    await out()
+  }
+  const boxes = (await measure(page, app, '#contact > div')).get(1280)!
+  const column = (1120 - 11 * 24) / 12
+  boxes.forEach((box, n) => near(box.width, [7, 2, 2, 1][n]! * column + ([7, 2, 2, 1][n]! - 1) * 24))
+  expect(rowsOf(boxes)).toEqual([4])
+})
