@@ -4,6 +4,7 @@ import { useMemo } from 'react'
 import type { Command } from '../session/command'
 import { useSessionStore } from '../session/context'
 import { ADD_COMMANDS, blockCommands, COMMANDS } from './commands'
+import { Keys } from './keys-shown'
 
 type ListProps = { onDone: () => void; onPlay: () => void }
 
@@ -33,13 +34,13 @@ function CommandList({ onDone, onPlay }: ListProps) {
           <Menu.Item
             key={command.name}
             value={command.name}
-            className="flex h-8 items-center justify-between rounded-2 px-2 data-[selected=true]:bg-wash"
+            className="flex h-8 items-center justify-between gap-3 rounded-2 px-2 data-[selected=true]:bg-wash"
             onSelect={() => {
               onDone()
               command.run(store)
             }}
           >
-            {command.name}
+            <span className="truncate">{command.name}</span>
             {command.key && <Keys of={command.key} />}
           </Menu.Item>
         ))}
@@ -59,28 +60,17 @@ function KeyList() {
   return (
     <div className="p-5">
       <Dialog.Title className="mb-3 text-title font-semibold">Keys</Dialog.Title>
-      <ul>
+      <ul className="columns-2 gap-8">
         {rows.map((row) => (
-          <li key={row.key} className="flex items-center justify-between border-t border-line py-1">
+          <li
+            key={`${row.name} ${row.key}`}
+            className="flex break-inside-avoid items-center justify-between gap-3 border-t border-line py-1"
+          >
             {row.name}
             <Keys of={row.key ?? ''} />
           </li>
         ))}
       </ul>
     </div>
-  )
-}
-
-const SHOWN: Record<string, string> = { ArrowUp: '↑', ArrowDown: '↓', ArrowLeft: '←', ArrowRight: '→' }
-
-function Keys({ of }: { of: string }) {
-  return (
-    <span className="flex gap-1">
-      {of.split(' ').map((key) => (
-        <kbd key={key} className="figure rounded-2 border border-line-strong bg-field px-1.5">
-          {SHOWN[key] ?? key}
-        </kbd>
-      ))}
-    </span>
   )
 }

@@ -38,7 +38,7 @@ export function ByName() {
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/30" />
         <Dialog.Content
           aria-describedby={undefined}
-          className="fixed left-1/2 top-[12vh] z-50 max-h-[76vh] w-[520px] -translate-x-1/2 overflow-auto rounded-2 bg-panel shadow-float"
+          className={`fixed left-1/2 top-[12vh] z-50 max-h-[76vh] -translate-x-1/2 overflow-auto rounded-2 bg-panel shadow-float ${open === 'keys' ? 'w-[920px]' : 'w-[520px]'}`}
         >
           {open && <ByNameList list={open} onDone={() => setOpen(null)} onPlay={() => void navigate(playTo)} />}
         </Dialog.Content>

@@ -1,5 +1,8 @@
 import { BLOCK_KINDS, type BlockKind } from '#core/blocks/index'
+import type { Block } from '#core/blocks/index'
 import { JOBS } from '#core/blocks/section'
+import { hasWords, walk } from '#core/blocks/tree'
+import { plainText } from '#core/values/words'
 import { type Command, UNDO_COMMANDS } from '../session/command'
 import {
   addBlock,
@@ -16,11 +19,13 @@ import {
   pickUp,
   selectAlike,
   selectSiblings,
+  stepSelection,
   toggleHidden,
   ungroupSelection,
 } from './insert'
-import { blockName, type SessionStore, pageOf, select, selected, selectMany } from '../session/store'
+import { allSelected, blockName, type SessionStore, pageOf, select, selected, selectMany } from '../session/store'
 
+const hasGroup = (store: SessionStore) => allSelected(store.getState()).some((one) => one.block.kind === 'group')
 const hasCopied = (store: SessionStore) => store.getState().copied !== null
 const hasSelection = (store: SessionStore) => store.getState().selection !== null
 
@@ -112,7 +117,7 @@ export const COMMANDS: Command[] = [
   { name: 'Paste the style alone', key: 'Alt S', run: (store) => pasteOnly(store, 'style'), possible: hasCopied },
   { name: 'Paste the words alone', key: 'Alt W', run: (store) => pasteOnly(store, 'words'), possible: hasCopied },
   { name: 'Pick up the style, to put it on what is pressed', key: 'Y', run: pickUp, possible: hasSelection },
-  { name: 'Take the group away', key: 'Ctrl Shift G', run: ungroupSelection, possible: hasSelection },
+  { name: 'Take the group away', key: 'Ctrl Shift G', run: ungroupSelection, possible: hasGroup },
   { name: 'Select all beside the selection', key: 'Ctrl A', run: selectSiblings, possible: hasSelection },
   ...(['section', 'page'] as const).flatMap((within) => [
     {
@@ -145,6 +150,30 @@ export const COMMANDS: Command[] = [
     name: 'Move the selection into the group before',
     key: 'Alt ArrowRight',
     run: moveIn,
+    possible: hasSelection,
+  },
+  {
+    name: 'A column to the left',
+    key: 'ArrowLeft',
+    run: (store) => stepSelection(store, { start: -1 }),
+    possible: hasSelection,
+  },
+  {
+    name: 'A column to the right',
+    key: 'ArrowRight',
+    run: (store) => stepSelection(store, { start: 1 }),
+    possible: hasSelection,
+  },
+  {
+    name: 'A column narrower',
+    key: 'Shift ArrowLeft',
+    run: (store) => stepSelection(store, { span: -1 }),
+    possible: hasSelection,
+  },
+  {
+    name: 'A column wider',
+    key: 'Shift ArrowRight',
+    run: (store) => stepSelection(store, { span: 1 }),
     possible: hasSelection,
   },
   { name: 'Hide or show the selection', key: 'H', run: toggleHidden, possible: hasSelection },
@@ -198,11 +227,34 @@ export const ADD_COMMANDS: Command[] = [
   })),
 ]
 
-/** Selecting each block of the page by its name and words. */
-export function blockCommands(store: SessionStore): Command[] {
-  const page = pageOf(store.getState())
-  return page.sections.map((section, i) => ({
-    name: `Go to section ${i + 1}: ${blockName(section)}`,
-    run: () => select(store, section.id),
-  }))
+/** The first words of a block, or of what it holds. */
+function leadOf(block: Block, language: string): string {
+  const worded = [...walk(block)].filter(hasWords).find((one) => plainText(one.words[language] ?? []).trim() !== '')
+  return worded ? plainText(worded.words[language]!).trim().slice(0, 60) : ''
 }
+
+/** Going to each section of the page, and to each block by its name and words. */
+export function blockCommands(store: SessionStore): Command[] {
+  const state = store.getState()
+  const { language } = state.session.site
+  return pageOf(state).sections.flatMap((section, i) => [
+    { name: `Go to section ${i + 1}: ${blockName(section)}`, run: () => select(store, section.id) },
+    ...[...walk(section)].slice(1).map((block, n) => {
+      const lead = leadOf(block, language)
+      // Two blocks of one name are told apart by where they stand.
+      return {
+        name: `Go to ${blockName(block)}${lead === '' ? '' : ` “${lead}”`}, ${i + 1}.${n + 1} in ${blockName(section)}`,
+        run: () => select(store, block.id),
+      }
+    }),
+  ])
+}
+
+/** What is done with the selection most, for the menu at the pointer: by the names of the commands. */
+export const AT_POINTER: readonly (readonly string[])[] = [
+  ['Edit the words, or go inside', 'Duplicate the selection', 'Delete the selection', 'Hide or show the selection'],
+  ['Put the selection in a group', 'Take the group away', 'Move the selection up', 'Move the selection down'],
+  ['Pick up the style, to put it on what is pressed', 'Paste the style alone', 'Paste the words alone', 'Paste in place'],
+  ['Select all of the same kind in the section', 'Select all set in the same way on the page', 'Table of exceptions'],
+  ['Re-set the section in another arrangement'],
+]

@@ -192,10 +192,16 @@ describe('keys', () => {
     expect(store.getState().selection).toBe(page.sections[page.sections.indexOf(reasons) + 1]!.id)
   })
 
-  test('each section can be gone to by its name', () => {
-    const commands = blockCommands(store)
-    expect(commands.map((one) => one.name)).toContain('Go to section 5: What you see')
-    commands[4]!.run(store)
+  test('each section can be gone to by its name, and each block by its words', () => {
+    const go = (name: RegExp) =>
+      blockCommands(store)
+        .find((one) => name.test(one.name))!
+        .run(store)
+    go(/^Go to section 5: What you see$/)
     expect(store.getState().selection).toBe(page.sections[4]!.id)
+    go(/^Go to Heading “Why people come up the hill”, 3\.\d+ in Reasons$/)
+    expect(selected(store.getState())).toMatchObject({ block: { kind: 'heading' }, ancestors: [{ id: reasons.id }] })
+    const names = blockCommands(store).map((one) => one.name)
+    expect(new Set(names).size).toBe(names.length)
   })
 })

@@ -4,6 +4,7 @@ import { hasWords, isContainer, walk } from '#core/blocks/tree'
 import { findBlock, withNewIds } from '#core/site/tree'
 import { alikeOf, topmost } from '#core/many/chosen'
 import { moveEdits, repeatEdits, unwrapEdits, wrapEdits } from '#core/many/structure'
+import { stepEdits } from '#core/many/step'
 import { styleEdits, wordEdits } from '#core/many/take-style'
 import type { Length } from '#core/values/length'
 import type { Edit } from '#core/edits/index'
@@ -232,4 +233,11 @@ export function putOn(store: SessionStore, id: string): void {
   const { picked, session } = store.getState()
   const block = findBlock(session.site, id)?.block
   if (picked && block) editAll(store, 'put the style on', styleEdits(session.site, picked, [block]))
+}
+
+/** Moves the selection by columns of its grid, or makes it wider or narrower, at the widths that are edited. */
+export function stepSelection(store: SessionStore, by: { start?: number; span?: number }): void {
+  const state = store.getState()
+  const scope = state.scope === 'hover' ? 'base' : state.scope
+  editAll(store, by.span ? 'columns' : 'from column', stepEdits(state.session.site, allSelected(state), by, scope))
 }

@@ -6,6 +6,7 @@ import { Marks } from './marks'
 import { RowGaps } from './row-gaps'
 import { Distances } from './distances'
 import { useBlockDrag } from './block-drag'
+import { PointerMenu } from './pointer-menu'
 import { useFrameSelect } from './frame-select'
 import { putOn } from './insert'
 import { pageOf, select } from '../session/store'
@@ -33,50 +34,58 @@ export function Overlay({ index, scale }: { index: number; scale: number }) {
   }
 
   return (
-    <div
-      ref={surface}
-      className="absolute inset-0 touch-none select-none"
-      style={{ pointerEvents: editing ? 'none' : 'auto', cursor: picked ? 'copy' : undefined }}
-      onPointerDown={(event) => {
-        if (event.button !== 0) return
-        const id = blockUnder(event)
-        if (picked) {
-          if (id !== undefined) putOn(store, id)
-          return
-        }
-        // On the ground of a section there is nothing to drag, so a frame is drawn from there.
-        const onGround = id === undefined || pageOf(store.getState()).sections.some((one) => one.id === id)
-        if (event.shiftKey || onGround) frame.begin(event, id)
-        // A press on what is selected, or inside it, may begin a drag of the whole selection.
-        else drag.begin(event, id)
-        if (words) store.setState({ words: null })
-      }}
-      onPointerMove={(event) => setUnder(event.buttons === 0 ? blockUnder(event) : undefined)}
-      onPointerLeave={() => setUnder(undefined)}
-      onDoubleClick={(event) => {
-        const id = blockUnder(event)
-        if (id === undefined) return
-        select(store, id)
-        const bounds = surface.current!.getBoundingClientRect()
-        const caret = {
-          left: (event.clientX - bounds.left) / scale,
-          top: (event.clientY - bounds.top) / scale,
-        }
-        store.setState({ words: { block: id, view: index, caret } })
-      }}
-      onDragOver={drop.over}
-      onDragLeave={drop.leave}
-      onDrop={drop.drop}
-    >
-      <GridHatch index={index} scale={scale} />
-      <RowGaps index={index} />
-      {under !== undefined && !editing && <Under index={index} id={under} />}
-      <Marks index={index} />
-      <Distances index={index} />
-      {drag.feedback}
-      {frame.feedback}
-      {drop.feedback}
-    </div>
+    <PointerMenu>
+      <div
+        ref={surface}
+        onContextMenu={(event) => {
+          // Of several, those that are pressed on stay selected together.
+          const id = blockUnder(event)
+          const { selection, also } = store.getState()
+          if (id !== undefined && id !== selection && !also.includes(id)) select(store, id)
+        }}
+        className="absolute inset-0 touch-none select-none"
+        style={{ pointerEvents: editing ? 'none' : 'auto', cursor: picked ? 'copy' : undefined }}
+        onPointerDown={(event) => {
+          if (event.button !== 0) return
+          const id = blockUnder(event)
+          if (picked) {
+            if (id !== undefined) putOn(store, id)
+            return
+          }
+          // On the ground of a section there is nothing to drag, so a frame is drawn from there.
+          const onGround = id === undefined || pageOf(store.getState()).sections.some((one) => one.id === id)
+          if (event.shiftKey || onGround) frame.begin(event, id)
+          // A press on what is selected, or inside it, may begin a drag of the whole selection.
+          else drag.begin(event, id)
+          if (words) store.setState({ words: null })
+        }}
+        onPointerMove={(event) => setUnder(event.buttons === 0 ? blockUnder(event) : undefined)}
+        onPointerLeave={() => setUnder(undefined)}
+        onDoubleClick={(event) => {
+          const id = blockUnder(event)
+          if (id === undefined) return
+          select(store, id)
+          const bounds = surface.current!.getBoundingClientRect()
+          const caret = {
+            left: (event.clientX - bounds.left) / scale,
+            top: (event.clientY - bounds.top) / scale,
+          }
+          store.setState({ words: { block: id, view: index, caret } })
+        }}
+        onDragOver={drop.over}
+        onDragLeave={drop.leave}
+        onDrop={drop.drop}
+      >
+        <GridHatch index={index} scale={scale} />
+        <RowGaps index={index} />
+        {under !== undefined && !editing && <Under index={index} id={under} />}
+        <Marks index={index} />
+        <Distances index={index} />
+        {drag.feedback}
+        {frame.feedback}
+        {drop.feedback}
+      </div>
+    </PointerMenu>
   )
 }
 

@@ -13,6 +13,7 @@ import { idMaker } from '#core/values/ids'
 import { seededRandom } from '#core/values/ids.fixture'
 import { alignEdits, type Boxes, distributeEdits, equalEdits, gapEdits } from './align'
 import { alikeOf, isAlike, topmost } from './chosen'
+import { stepEdits } from './step'
 import { moveEdits, repeatEdits, unwrapEdits, wrapEdits } from './structure'
 import { styleEdits, wordEdits } from './take-style'
 
@@ -82,6 +83,30 @@ describe('blocks are aligned', () => {
     expect(alignEdits(demoSite(), apart, 'start', 'across', 'base')).toMatchObject({
       problem: expect.stringMatching(/one group/) as string,
     })
+  })
+})
+
+describe('blocks are stepped by columns', () => {
+  test('to the side, wider and narrower, and never past an edge', () => {
+    const { site, places } = scene((n) => ({ base: { span: 4, ...(n === 1 ? { start: 9 } : {}) } }))
+    const step = (by: { start?: number; span?: number }) =>
+      bases(made(site, stepEdits(site, places, by, 'base')), places).map((one) => [one.start, one.span])
+    expect(step({ start: 1 })).toEqual([
+      [2, 4],
+      [9, 4],
+      [2, 4],
+    ])
+    expect(step({ span: 2 })).toEqual([
+      [undefined, 6],
+      [9, 4],
+      [undefined, 6],
+    ])
+    expect(step({ span: -9 })).toEqual([
+      [undefined, 1],
+      [9, 1],
+      [undefined, 1],
+    ])
+    expect(stepEdits(site, [findBlock(site, site.pages[0]!.sections[0]!.id)!], { start: 1 }, 'base')).toEqual([])
   })
 })
 
