@@ -36,3 +36,27 @@ test('the menu at the pointer acts on what is under it, keys step by columns, an
   await expect.poll(left).toBe(Math.round(before + column + 24))
   await saved(page)
 })
+
+test('with Alt held, px to what is under the pointer are shown, and to the section where that is the selection', async ({
+  page,
+  app,
+}) => {
+  await openSite(page, app, 'Hollin Ridge Observatory')
+  await page.keyboard.press('1')
+  await composed(page)
+  await reveal(page, 1280, '#reasons')
+  const card = (n: number) => onScreen(page, 1280, `#reasons > div:nth-of-type(${n}) > h3`)
+  const [first, second] = [await card(1), await card(2)]
+  await page.mouse.click(first.left + 10, first.top + 5)
+  await page.mouse.move(second.left + 10, second.top + 5)
+  const figures = page.locator('[data-view="1280"] [data-distances-to] text')
+  await expect(figures).toHaveCount(0)
+  await page.keyboard.down('Alt')
+  // The heading fills its card, which is followed by a gutter of 24 px.
+  await expect(figures).toHaveText(['24'])
+  await page.mouse.move(first.left + 12, first.top + 5)
+  await expect(figures.first()).toBeVisible()
+  expect(await figures.count()).toBeGreaterThan(2)
+  await page.keyboard.up('Alt')
+  await expect(figures).toHaveCount(0)
+})

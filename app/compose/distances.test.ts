@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { linesTo, within } from './distances'
+import { linesBetween, linesTo, linesToColumns, within } from './distances'
 
 const box = (left: number, top: number, width: number, height: number) => ({ left, top, width, height })
 const outer = box(0, 0, 400, 300)
@@ -39,4 +39,34 @@ test('a figure stays in its view', () => {
   expect(within(-12, 30, 200)).toBe(0)
   expect(within(190, 30, 200)).toBe(170)
   expect(within(50, 30, 200)).toBe(50)
+})
+
+describe('distances between two boxes', () => {
+  const px = (a: ReturnType<typeof box>, b: ReturnType<typeof box>, scale = 1) => linesBetween(a, b, scale).map((line) => line.px)
+
+  test('run across and down the space between them, whichever comes first', () => {
+    expect(px(inner, box(220, 100, 50, 50))).toEqual([40])
+    expect(px(box(220, 190, 50, 50), inner)).toEqual([40, 40])
+    expect(px(inner, box(100, 170, 80, 10), 0.5)).toEqual([40])
+  })
+
+  test('run from edge to edge where one holds the other', () => {
+    expect(px(inner, outer)).toEqual([100, 220, 100, 150])
+    expect(px(outer, inner)).toEqual([100, 220, 100, 150])
+  })
+
+  test('are none where they touch or lie over each other', () => {
+    expect(px(inner, box(180, 100, 50, 50))).toEqual([])
+    expect(px(inner, box(150, 120, 100, 100))).toEqual([])
+  })
+
+  test('run to the nearest column lines, and not from a side that stands on one', () => {
+    const columns = [
+      { left: 20, right: 90 },
+      { left: 110, right: 180 },
+      { left: 200, right: 270 },
+    ]
+    expect(linesToColumns(inner, columns, 1).map((line) => line.px)).toEqual([10])
+    expect(linesToColumns(box(50, 0, 70, 10), columns, 0.5).map((line) => line.px)).toEqual([10, 30])
+  })
 })

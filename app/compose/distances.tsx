@@ -1,5 +1,8 @@
+import { useEffect, useState } from 'react'
+import { columnEdges, rangeAt } from '#core/grid/columns'
+import { inText } from '../ui/in-text'
 import { useSession } from '../session/context'
-import { type Box, boxOf, boxOfElement, useFrames } from '../live/frames'
+import { type Box, boxOf, boxOfElement, type StageView, useFrames } from '../live/frames'
 import { selected } from '../session/store'
 
 type Line = { x1: number; y1: number; x2: number; y2: number; px: number }
@@ -31,6 +34,101 @@ export function linesTo(inner: Box, outer: Box, neighbours: readonly Box[], scal
   return lines.filter((line) => line.px >= 1)
 }
 
+const holds = (outer: Box, inner: Box) =>
+  outer.left <= inner.left && outer.top <= inner.top && right(outer) >= right(inner) && bottom(outer) >= bottom(inner)
+
+/**
+ * Lines between two boxes: from each edge of the inner one to that of the outer, where one holds the other; else across
+ * and down the space that is between them. None where there is less than 1 px.
+ */
+export function linesBetween(a: Box, b: Box, scale: number): Line[] {
+  if (holds(b, a)) return linesTo(a, b, [], scale)
+  if (holds(a, b)) return linesTo(b, a, [], scale)
+  const overlap = (from: number, to: number, otherFrom: number, otherTo: number) =>
+    (Math.max(from, otherFrom) + Math.min(to, otherTo)) / 2
+  const [first, second] = a.left <= b.left ? [a, b] : [b, a]
+  const [upper, lower] = a.top <= b.top ? [a, b] : [b, a]
+  const y = overlap(a.top, bottom(a), b.top, bottom(b))
+  const x = overlap(a.left, right(a), b.left, right(b))
+  const lines: Line[] = [
+    { x1: right(first), x2: second.left, y1: y, y2: y, px: (second.left - right(first)) / scale },
+    { x1: x, x2: x, y1: bottom(upper), y2: lower.top, px: (lower.top - bottom(upper)) / scale },
+  ]
+  return lines.filter((line) => line.px >= 1)
+}
+
+/**
+ * Lines from the sides of a box to the nearest column lines outside of it, along its lower edge; none for a side that
+ * stands on one.
+ * @param edges of the columns, px of the page
+ */
+export function linesToColumns(box: Box, edges: readonly { left: number; right: number }[], scale: number): Line[] {
+  const at = edges.flatMap((one) => [one.left, one.right]).map((edge) => edge * scale)
+  const y = bottom(box)
+  const before = Math.max(...at.filter((edge) => edge <= box.left + 0.5))
+  const after = Math.min(...at.filter((edge) => edge >= right(box) - 0.5))
+  const lines: Line[] = [
+    { x1: before, x2: box.left, y1: y, y2: y, px: (box.left - before) / scale },
+    { x1: right(box), x2: after, y1: y, y2: y, px: (after - right(box)) / scale },
+  ]
+  return lines.filter((line) => Number.isFinite(line.px) && line.px >= 1)
+}
+
+/** True while Alt is held, with which distances to what is under the pointer are shown. */
+function useAltHeld(): boolean {
+  const [held, setHeld] = useState(false)
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key !== 'Alt' || inText(event.target)) return
+      // Some browsers open their menu otherwise.
+      event.preventDefault()
+      setHeld(event.type === 'keydown')
+    }
+    const leave = () => setHeld(false)
+    window.addEventListener('keydown', onKey)
+    window.addEventListener('keyup', onKey)
+    window.addEventListener('blur', leave)
+    return () => {
+      window.removeEventListener('keydown', onKey)
+      window.removeEventListener('keyup', onKey)
+      window.removeEventListener('blur', leave)
+    }
+  }, [])
+  return held
+}
+
+/**
+ * While Alt is held: px from the selection to the block under the pointer; to its section and to the nearest columns,
+ * where the pointer is on the selection itself or on nothing.
+ */
+export function DistancesTo({ index, under }: { index: number; under: string | undefined }) {
+  const frames = useFrames()
+  useSession((state) => state.layout)
+  const held = useAltHeld()
+  const place = useSession(selected)
+  const breakpoints = useSession((state) => state.session.site.breakpoints)
+  const view = frames.get(index)
+  const box = view && place && boxOf(view, place.block.id)
+  if (!held || !view || !box) return null
+  const other = under === undefined || under === place.block.id ? undefined : boxOf(view, under)
+  const section = place.ancestors[0] && boxOf(view, place.ancestors[0].id)
+  const grid = breakpoints[rangeAt(breakpoints, view.width)]!
+  const lines = other
+    ? linesBetween(box, other, view.scale)
+    : [...(section ? linesTo(box, section, [], view.scale) : []), ...linesToColumns(box, columnEdges(grid, view.width), view.scale)]
+  return (
+    <svg aria-hidden data-distances-to className="pointer-events-none absolute inset-0 h-full w-full">
+      {other && <rect x={other.left} y={other.top} width={other.width} height={other.height} fill="none" stroke="#1F6B5C" />}
+      <Dimensions view={view} lines={lines} />
+    </svg>
+  )
+}
+
+function Dimensions({ view, lines }: { view: StageView; lines: readonly Line[] }) {
+  const bounds = { width: view.width * view.scale, height: view.frame.document.documentElement.scrollHeight * view.scale }
+  return lines.map((line) => <Dimension key={`${line.x1},${line.y1},${line.x2}`} line={line} bounds={bounds} />)
+}
+
 /** Dimension lines from the selected block to its neighbours, or to the edges of what holds it. */
 export function Distances({ index }: { index: number }) {
   const frames = useFrames()
@@ -46,12 +144,9 @@ export function Distances({ index }: { index: number }) {
   const neighbours = siblings
     .filter((one) => one.id !== place.block.id && one.style.base?.position !== 'backdrop')
     .flatMap((one) => boxOf(view, one.id) ?? [])
-  const bounds = { width: view.width * view.scale, height: view.frame.document.documentElement.scrollHeight * view.scale }
   return (
     <svg aria-hidden data-distances className="pointer-events-none absolute inset-0 h-full w-full">
-      {linesTo(inner, boxOfElement(parent, view.scale), neighbours, view.scale).map((line) => (
-        <Dimension key={`${line.x1},${line.y1},${line.x2}`} line={line} bounds={bounds} />
-      ))}
+      <Dimensions view={view} lines={linesTo(inner, boxOfElement(parent, view.scale), neighbours, view.scale)} />
     </svg>
   )
 }

@@ -4,7 +4,7 @@ import { blockAt, boxOf, useFrames } from '../live/frames'
 import { GridHatch } from './grid-hatch'
 import { Marks } from './marks'
 import { RowGaps } from './row-gaps'
-import { Distances } from './distances'
+import { Distances, DistancesTo } from './distances'
 import { useBlockDrag } from './block-drag'
 import { PointerMenu } from './pointer-menu'
 import { useFrameSelect } from './frame-select'
@@ -81,6 +81,7 @@ export function Overlay({ index, scale }: { index: number; scale: number }) {
         {under !== undefined && !editing && <Under index={index} id={under} />}
         <Marks index={index} />
         <Distances index={index} />
+        {!editing && <DistancesTo index={index} under={under} />}
         {drag.feedback}
         {frame.feedback}
         {drop.feedback}
