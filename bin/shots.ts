@@ -116,8 +116,44 @@ const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
     },
   ],
   [
+    'exceptions',
+    async (page) => {
+      await page.keyboard.press('d')
+      await page
+        .getByRole('complementary', { name: 'Running order' })
+        .getByRole('button', { name: /^05 What you see/ })
+        .click()
+      await page.keyboard.press('x')
+      await page.getByRole('dialog').waitFor()
+    },
+  ],
+  [
+    'several',
+    async (page) => {
+      await page.keyboard.press('Escape')
+      await page.getByRole('dialog').waitFor({ state: 'detached' })
+      const order = page.getByRole('complementary', { name: 'Running order' })
+      await order.getByRole('button', { name: /^03 Reasons/ }).click()
+      const cards = order.getByRole('button', { name: /^Reason/ })
+      await cards.first().click()
+      for (const n of [1, 2]) await cards.nth(n).click({ modifiers: ['Shift'] })
+      await page.getByRole('button', { name: /All widths/ }).click()
+      await page.getByRole('group', { name: 'Together' }).waitFor()
+    },
+  ],
+  [
+    'why',
+    async (page) => {
+      await press(page, 1280, '#reasons > div:nth-of-type(2) > h3')
+      await page.getByRole('combobox', { name: 'In its place, down' }).click()
+      await page.getByRole('option', { name: 'End' }).click()
+      await page.getByText(/nothing to stand in/).waitFor()
+    },
+  ],
+  [
     'style',
     async (page) => {
+      await page.keyboard.press('Control+z')
       await step(page, 'Style')
       await page.frameLocator('section [data-live] iframe').first().locator('h1').waitFor()
       await page.locator('[data-role=link]').click()

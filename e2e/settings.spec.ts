@@ -151,7 +151,7 @@ test('hover is set apart from rest, and shows on the page as a visitor gets it',
   const frame = page.frameLocator('iframe[title^="Autumn nights at"]')
   const button = frame.locator('#opening .button-primary')
   const style = (name: string) => button.evaluate((element, property) => getComputedStyle(element).getPropertyValue(property), name)
-  expect(await style('background-color')).toBe('rgb(255, 211, 107)')
+  await expect.poll(() => style('background-color')).toBe('rgb(255, 211, 107)')
   await button.hover()
   await expect.poll(() => style('background-color')).toBe('rgb(59, 58, 158)')
   await expect.poll(() => style('translate')).toBe('0px -6px')

@@ -57,4 +57,15 @@ describe('a setting that has no effect says why, and its repair makes it work', 
     const { site, id } = scene({ span: 4, position: 'sticky', top: pixels(0), selfAlign: 'start' }, { layout: 'grid' })
     expect(settingsWithoutEffect(site, findBlock(site, id)!, 0)).toEqual([])
   })
+
+  test('at a narrower range only what is set there is named, and mended there alone', () => {
+    const { site, id } = scene({ span: 4 }, {})
+    const narrow = site.breakpoints[1]!.id
+    expect(settingsWithoutEffect(site, findBlock(site, id)!, 1)).toEqual([])
+    const set = applyEdit(site, { kind: 'style', block: id, scope: { below: narrow }, values: { start: 2 } }).site
+    const [found] = settingsWithoutEffect(set, findBlock(set, id)!, 1)
+    expect(found).toMatchObject({ property: 'start', repair: { edit: { scope: { below: narrow }, values: { start: null } } } })
+    const mended = applyEdit(set, found!.repair.edit).site
+    expect(findBlock(mended, id)!.block.style).toEqual({ base: { span: 4 } })
+  })
 })

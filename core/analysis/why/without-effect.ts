@@ -1,5 +1,6 @@
 import type { Site } from '#core/site/schema'
 import type { Place } from '#core/site/tree'
+import { type Scope, valuesIn } from '#core/style/registry'
 import type { Finding } from '../finding'
 import { COLUMN_RULES } from './columns'
 import { POSITION_RULES } from './positions'
@@ -13,12 +14,16 @@ export type WithoutEffect = Finding<'without-effect'> & Why
 export const WHY_RULES = [...COLUMN_RULES, ...SIZE_RULES, ...POSITION_RULES, ...SURFACE_RULES]
 
 /**
- * Settings of a block that change nothing at one range of widths, each with its reason and a repair. That they do, and
- * that others do not, is tried in the browser (e2e/why.spec.ts).
+ * Settings of a block that change nothing at one range of widths, each with its reason and a repair for that range. At a
+ * narrower range only what is set there itself is named: what comes from a wider one was meant for that. That they change
+ * nothing, and that others do, is tried in the browser (e2e/why.spec.ts).
  * @param index counts the site's breakpoints, 0 being the widest
  */
 export function settingsWithoutEffect(site: Site, place: Place, index: number): WithoutEffect[] {
   const at = atRange(site, place, index)
+  const breakpoint = site.breakpoints[index]!
+  const scope: Scope = breakpoint.below === null ? 'base' : { below: breakpoint.id }
+  const own = valuesIn(place.block.style, scope)
   const found: WithoutEffect[] = []
   for (const rule of WHY_RULES) {
     const why = rule(at)
