@@ -28,8 +28,10 @@ export function settingsWithoutEffect(site: Site, place: Place, index: number): 
   for (const rule of WHY_RULES) {
     const why = rule(at)
     // One reason for each property is enough.
-    if (why && !found.some((one) => one.property === why.property))
-      found.push({ kind: 'without-effect', block: place.block.id, ...why })
+    if (!why || own?.[why.property] === undefined || found.some((one) => one.property === why.property)) continue
+    const { label, edit } = why.repair
+    const repair = { label, edit: edit.kind === 'style' ? { ...edit, scope } : edit }
+    found.push({ kind: 'without-effect', block: place.block.id, ...why, repair })
   }
   return found
 }
