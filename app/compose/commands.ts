@@ -4,17 +4,14 @@ import { JOBS } from '#core/blocks/section'
 import { hasWords, walk } from '#core/blocks/tree'
 import { plainText } from '#core/values/words'
 import { type Command, UNDO_COMMANDS } from '../session/command'
+import { addBlock, addSection, insertPlace, pasteInPlace } from './insert'
 import {
-  addBlock,
-  addSection,
   deleteSelection,
   duplicateSelection,
   groupSelection,
-  insertPlace,
   moveIn,
   moveOut,
   moveSelection,
-  pasteInPlace,
   pasteOnly,
   pickUp,
   selectAlike,
@@ -22,7 +19,7 @@ import {
   stepSelection,
   toggleHidden,
   ungroupSelection,
-} from './insert'
+} from './on-selection'
 import { allSelected, blockName, type SessionStore, pageOf, select, selected, selectMany } from '../session/store'
 
 const hasGroup = (store: SessionStore) => allSelected(store.getState()).some((one) => one.block.kind === 'group')

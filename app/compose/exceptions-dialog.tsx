@@ -2,6 +2,7 @@ import { MoreHorizontal } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
 import { clearEdits, copyEdits, type ExceptionRow, exceptionRows, makeBaseEdits, sameAsBaseEdits } from '#core/analysis/exceptions'
 import type { Edit } from '#core/edits/index'
+import { topmost } from '#core/many/chosen'
 import { propertyOf } from '#core/style/registry'
 import { valueInWords } from '../fields/value-in-words'
 import { useSession, useSessionStore } from '../session/context'
@@ -13,7 +14,8 @@ export function ExceptionsDialog({ onClose }: { onClose: () => void }) {
   const store = useSessionStore()
   const site = useSession((state) => state.session.site)
   const places = useSession(allSelected)
-  const rows = places.flatMap((place) => exceptionRows(site, place.block))
+  // What lies inside another that is selected stands among that one's rows.
+  const rows = topmost(places).flatMap((place) => exceptionRows(site, place.block))
   const ranges = site.breakpoints.map((one) => (one.below === null ? 'All widths' : `Below ${one.below}`))
   const make = (label: string, edits: Edit[]) => void editAll(store, label, edits)
   const name = places.length === 1 ? blockName(places[0]!.block) : `${places.length} blocks`

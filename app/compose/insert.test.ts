@@ -4,18 +4,8 @@ import { demoSite } from '#core/edits/edits.fixture'
 import { findBlock, walkPage } from '#core/site/tree'
 import { COMMANDS, ADD_COMMANDS, blockCommands, goToSection } from './commands'
 import { matches } from '../session/command'
-import {
-  addBlock,
-  addSection,
-  deleteSelection,
-  duplicateSelection,
-  groupSelection,
-  insertPlace,
-  moveIn,
-  moveOut,
-  moveSelection,
-  paste,
-} from './insert'
+import { addBlock, addSection, insertPlace, paste } from './insert'
+import { deleteSelection, duplicateSelection, groupSelection, moveIn, moveOut, moveSelection } from './on-selection'
 import { type SessionStore, createSessionStore, makeId, pageOf, select, selected } from '../session/store'
 
 const site = demoSite()

@@ -4,7 +4,7 @@ import { byLanguage } from '#core/values/language'
 import { token } from '#core/values/length'
 import { rowsOfWords } from '#core/values/table-words'
 import { plainText, type Span } from '#core/values/words'
-import { attributes, type ElementContext, spansIn } from './element'
+import { attributes, spansIn } from './element'
 import { words } from './fields'
 import { element } from './html'
 import type { BlockBase, Kind } from './kind'
@@ -83,14 +83,14 @@ export const table: Kind<Table> = {
     if (caption !== '') parts.unshift(element('caption', {}, [{ type: 'text', value: caption }]))
     return element(
       'div',
-      { ...attributes(block, context, scrolling(block, context, caption)), ...(empty ? { dataEmpty: block.name ?? 'table' } : {}) },
+      { ...attributes(block, context, scrolling(block, caption)), ...(empty ? { dataEmpty: block.name ?? 'table' } : {}) },
       [element('table', {}, parts)],
     )
   },
 }
 
 /** What is scrolled must be reached by the keyboard, and have a name (WCAG 2.2, 2.1.1; ARIA, region). */
-function scrolling({ style: { base, below } }: Table, _: ElementContext, caption: string): Properties {
+function scrolling({ style: { base, below } }: Table, caption: string): Properties {
   const scrolls = base?.rows === 'scroll' || Object.values(below ?? {}).some((values) => values.rows === 'scroll')
   return scrolls ? { tabIndex: 0, role: 'region', ariaLabel: caption === '' ? 'Table' : caption } : {}
 }

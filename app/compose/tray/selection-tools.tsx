@@ -10,7 +10,7 @@ import { useSession, useSessionStore } from '../../session/context'
 import { selectMany } from '../../session/store'
 import { Button, IconButton } from '../../ui/button'
 import { NumberField } from '../../ui/number-field'
-import { deleteSelection, duplicateSelection, groupSelection, repeatSelection, toggleHidden } from '../insert'
+import { deleteSelection, duplicateSelection, groupSelection, repeatSelection, toggleHidden } from '../on-selection'
 
 /** What is done with the selection as a whole. */
 export function SelectionTools({ hidden, groups }: { hidden: boolean; groups: boolean }) {
