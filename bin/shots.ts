@@ -98,18 +98,10 @@ const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
     },
   ],
   [
-    'compose-grid',
+    'compose-exception',
     async (page) => {
       await page.keyboard.press('Escape')
       await page.locator('[data-arrangement]').first().waitFor({ state: 'detached' })
-      await press(page, 1280, 'h1')
-      await page.keyboard.press('g')
-    },
-  ],
-  [
-    'compose-exception',
-    async (page) => {
-      await page.keyboard.press('g')
       await press(page, 1280, '#what-you-see img')
       await page.getByTitle('Edit widths below 640 alone').click()
       await page.keyboard.press('d')

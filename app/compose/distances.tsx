@@ -101,15 +101,19 @@ function useAltHeld(): boolean {
  * While Alt is held: px from the selection to the block under the pointer; to its section and to the nearest columns,
  * where the pointer is on the selection itself or on nothing.
  */
-export function DistancesTo({ index, under }: { index: number; under: string | undefined }) {
+export function DistancesTo(props: { index: number; under: string | undefined }) {
+  // Nothing is measured until then: it would lay out every view again on each key press.
+  return useAltHeld() ? <ShownDistances {...props} /> : null
+}
+
+function ShownDistances({ index, under }: { index: number; under: string | undefined }) {
   const frames = useFrames()
   useSession((state) => state.layout)
-  const held = useAltHeld()
   const place = useSession(selected)
   const breakpoints = useSession((state) => state.session.site.breakpoints)
   const view = frames.get(index)
   const box = view && place && boxOf(view, place.block.id)
-  if (!held || !view || !box) return null
+  if (!view || !box) return null
   const other = under === undefined || under === place.block.id ? undefined : boxOf(view, under)
   const section = place.ancestors[0] && boxOf(view, place.ancestors[0].id)
   const grid = breakpoints[rangeAt(breakpoints, view.width)]!

@@ -1,7 +1,7 @@
 import { type PointerEvent, useRef, useState } from 'react'
 import { columnWidth, spanWidth } from '#core/grid/columns'
 import { placementIn } from '#core/grid/placement'
-import { pageSurround, type Surround, surroundOf } from '#core/render/surround'
+import { type Surround, surroundAt } from '#core/render/surround'
 import type { Site } from '#core/site/schema'
 import type { Place } from '#core/site/tree'
 import type { Edit } from '#core/edits/index'
@@ -13,11 +13,6 @@ import { type Box, boxOfElement, type StageView } from '../live/frames'
 import { allSelected, editAll, makeId } from '../session/store'
 
 type Edge = 'left' | 'right' | 'bottom'
-
-/** What the container of a block offers it. */
-export function surroundAt(site: Site, place: Place): Surround {
-  return place.ancestors.reduce((outer, ancestor) => surroundOf(ancestor, outer, site.breakpoints), pageSurround(site.breakpoints))
-}
 
 /** The same size for the block and for those that are selected beside it; a first column is its own. */
 function sizeEdits(places: readonly Place[], lead: Place, scope: Scope, values: StyleValues): Edit[] {

@@ -4,7 +4,7 @@ import { walk } from '#core/blocks/tree'
 import { findBlock } from '#core/site/tree'
 import { type Box, boxOf, type StageView, useFrames } from '../live/frames'
 import { useSessionStore } from '../session/context'
-import { pageOf, select, selectMany, type SessionState, type SessionStore, toggleSelected } from '../session/store'
+import { pageOf, select, selectMany, type SessionState, toggleSelected } from '../session/store'
 
 const THRESHOLD = 4
 
@@ -21,21 +21,20 @@ const isWithin = (inner: Box, outer: Box): boolean =>
   inner.left + inner.width <= outer.left + outer.width &&
   inner.top + inner.height <= outer.top + outer.height
 
-/** The blocks of the page that lie wholly inside a frame, without those inside others that do; sections are left out. */
-function blocksWithin(state: SessionState, view: StageView, frame: Box): string[] {
-  const found = pageOf(state)
+/** The blocks of the page with their boxes, measured once for a frame; sections are left out. */
+const boxedBlocks = (state: SessionState, view: StageView) =>
+  pageOf(state)
     .sections.flatMap((section) => [...walk(section)])
     .filter((block) => block.kind !== 'section')
-    .flatMap((block) => {
-      const box = boxOf(view, block.id)
-      return box && box.width > 0 && isWithin(box, frame) ? (findBlock(state.session.site, block.id) ?? []) : []
+    .flatMap(({ id }) => {
+      const box = boxOf(view, id)
+      return box && box.width > 0 ? [{ id, box }] : []
     })
-  return topmost(found).map((one) => one.block.id)
-}
 
-/** Adds what lies inside a frame to what was selected before it was drawn. */
-function take(store: SessionStore, view: StageView, frame: Box, before: readonly string[]): void {
-  selectMany(store, [...before, ...blocksWithin(store.getState(), view, frame)])
+/** Of those, the ones wholly inside a frame, without those inside others that are. */
+function blocksWithin(state: SessionState, all: ReturnType<typeof boxedBlocks>, frame: Box): string[] {
+  const found = all.flatMap(({ id, box }) => (isWithin(box, frame) ? (findBlock(state.session.site, id) ?? []) : []))
+  return topmost(found).map((one) => one.block.id)
 }
 
 /**
@@ -57,13 +56,15 @@ export function useFrameSelect(index: number, surface: RefObject<HTMLDivElement 
       const { selection, also } = store.getState()
       const before = add && selection !== null ? [...also, selection] : []
       let drawn: Box | null = null
+      let measured: ReturnType<typeof boxedBlocks> | undefined
       const move = (now: globalThis.PointerEvent) => {
         const box = surface.current!.getBoundingClientRect()
         const next = frameOf(x, y, now.clientX - box.left, now.clientY - box.top)
         if (!drawn && Math.hypot(next.width, next.height) < THRESHOLD) return
         drawn = next
         setFrame(next)
-        take(store, view, next, before)
+        measured ??= boxedBlocks(store.getState(), view)
+        selectMany(store, [...before, ...blocksWithin(store.getState(), measured, next)])
       }
       const end = () => {
         window.removeEventListener('pointermove', move)

@@ -2,7 +2,7 @@ import type { Block } from '#core/blocks/index'
 import { walk } from '#core/blocks/tree'
 import type { Edit } from '#core/edits/index'
 import type { Site } from '#core/site/schema'
-import { valuesByRange } from '#core/style/cascade'
+import { rangeScopes, valuesByRange } from '#core/style/cascade'
 import { type PropertyName, type Scope, type StyleValues, valuesIn } from '#core/style/registry'
 import { isSame } from '#core/values/equal'
 
@@ -18,13 +18,9 @@ export type Cell = {
 /** One property of a block with its values at every range of widths, the widest, which is the base, first. */
 export type ExceptionRow = { block: Block; property: PropertyName; cells: Cell[] }
 
-/** The ranges of widths as scopes, the base first. */
-export const rangesOf = (site: Site): Scope[] =>
-  site.breakpoints.map((one): Scope => (one.below === null ? 'base' : { below: one.id }))
-
 /** The properties of a block, and of all that it holds, that differ at some range of widths. */
 export function exceptionRows(site: Site, root: Block): ExceptionRow[] {
-  const scopes = rangesOf(site)
+  const scopes = rangeScopes(site.breakpoints)
   return [...walk(root)].flatMap((block) => {
     const { base, below } = block.style
     const names = new Set(Object.values(below ?? {}).flatMap((values) => Object.keys(values)) as PropertyName[])

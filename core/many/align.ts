@@ -1,6 +1,5 @@
 import type { Edit } from '#core/edits/index'
-import { placementIn } from '#core/grid/placement'
-import { layoutAt, pageSurround, surroundOf } from '#core/render/surround'
+import { columnsAt, layoutAt } from '#core/render/surround'
 import type { Site } from '#core/site/schema'
 import type { Place } from '#core/site/tree'
 import { rangeOf, valueAt } from '#core/style/cascade'
@@ -16,14 +15,6 @@ export type Impossible = { problem: string }
 
 type Changes = { [N in keyof StyleValues]?: StyleValues[N] | null }
 const change = (place: Place, scope: Scope, values: Changes): Edit => ({ kind: 'style', block: place.block.id, scope, values })
-
-/** Columns that a block takes of its grid at a range, counted from 1; the first is `null` where it falls of itself. */
-function columnsOf(site: Site, place: Place, range: number) {
-  const around = place.ancestors.reduce((outer, one) => surroundOf(one, outer, site.breakpoints), pageSurround(site.breakpoints))
-  const { columns } = around.ranges[range]!
-  const value = (name: 'span' | 'start') => valueAt(place.block.style, name, site.breakpoints, range)
-  return { columns, ...placementIn(columns, value('span'), value('start')) }
-}
 
 const ONE_PARENT = 'Only blocks of one group or section can be set against each other. Put them in a group first.'
 const parentOf = (site: Site, places: readonly Place[], range: number) => {
@@ -49,7 +40,7 @@ export function alignEdits(site: Site, places: readonly Place[], edge: Edge, axi
   if (at.layout === 'row')
     return { problem: 'In a row, blocks stand beside each other, so there is nothing to align across. Align them down.' }
   if (at.layout !== 'grid') return blocks.map((one) => change(one, scope, { selfJustify: edge }))
-  const taken = blocks.map((one) => columnsOf(site, one, range))
+  const taken = blocks.map((one) => columnsAt(site, one, range))
   const known = taken.filter((one) => one.start !== null)
   if (known.length < taken.length || known.every((one) => one.start === known[0]!.start && one.span === known[0]!.span))
     return blocks.map((one) => change(one, scope, { selfJustify: edge }))
@@ -73,7 +64,7 @@ export function distributeEdits(site: Site, places: readonly Place[], scope: Sco
   if (!at) return { problem: ONE_PARENT }
   if (at.layout !== 'grid')
     return { problem: 'Only a grid has columns to share out. Lay the group out as a grid, or make the gaps equal.' }
-  const { columns } = columnsOf(site, blocks[0]!, range)
+  const { columns } = columnsAt(site, blocks[0]!, range)
   if (columns % blocks.length !== 0) {
     const divisors = Array.from({ length: columns }, (_, n) => n + 1).filter((n) => columns % n === 0)
     return {
@@ -144,7 +135,7 @@ export function equalEdits(
     return blocks.map((one) => change(one, scope, { minHeight: most, height: null }))
   }
   if (at?.layout === 'grid') {
-    const span = Math.max(...blocks.map((one) => columnsOf(site, one, range).span))
+    const span = Math.max(...blocks.map((one) => columnsAt(site, one, range).span))
     return blocks.map((one) => change(one, scope, { span, width: null, maxWidth: null }))
   }
   if (at?.layout === 'row') return blocks.map((one) => change(one, scope, { grow: true, width: null }))

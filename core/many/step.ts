@@ -1,9 +1,8 @@
 import type { Edit } from '#core/edits/index'
-import { placementIn } from '#core/grid/placement'
-import { layoutAt, pageSurround, surroundOf } from '#core/render/surround'
+import { columnsAt, layoutAt } from '#core/render/surround'
 import type { Site } from '#core/site/schema'
 import type { Place } from '#core/site/tree'
-import { rangeOf, valueAt } from '#core/style/cascade'
+import { rangeOf } from '#core/style/cascade'
 import type { Scope } from '#core/style/registry'
 
 /**
@@ -18,13 +17,7 @@ export function stepEdits(site: Site, places: readonly Place[], by: { start?: nu
   return places.flatMap((place): Edit[] => {
     const parent = place.ancestors.at(-1)
     if (!parent || layoutAt(parent, breakpoints, range) !== 'grid') return []
-    const around = place.ancestors.reduce((outer, one) => surroundOf(one, outer, breakpoints), pageSurround(breakpoints))
-    const { columns } = around.ranges[range]!
-    const [asked, from] = [
-      valueAt(place.block.style, 'span', breakpoints, range),
-      valueAt(place.block.style, 'start', breakpoints, range),
-    ]
-    const now = placementIn(columns, asked, from)
+    const { columns, ...now } = columnsAt(site, place, range)
     const span = Math.max(1, Math.min(columns - (now.start ?? 1) + 1, now.span + (by.span ?? 0)))
     const start = Math.max(1, Math.min(columns - span + 1, (now.start ?? 1) + (by.start ?? 0)))
     const values = {

@@ -4,7 +4,8 @@ import { appliesTo } from '#core/blocks/applies'
 import { hasWords } from '#core/blocks/tree'
 import type { Edit } from '#core/edits/index'
 import type { Site } from '#core/site/schema'
-import { type PropertyName, propertyOf, type Scope, valuesIn } from '#core/style/registry'
+import { type PropertyName, propertyOf, valuesIn } from '#core/style/registry'
+import { rangeScopes } from '#core/style/cascade'
 import { looksOf } from './chosen'
 
 /** What of its place a block keeps when it is given another's style: where it stands, and how large it is. */
@@ -28,13 +29,6 @@ const OF_ITS_PLACE: ReadonlySet<PropertyName> = new Set([
 
 const isTaken = (name: PropertyName): boolean => !OF_ITS_PLACE.has(name)
 
-/** A scope of styles with its values: the base, each range of widths, and hover. */
-const scopesOf = (site: Site): Scope[] => [
-  'base',
-  'hover',
-  ...site.breakpoints.flatMap((one) => (one.below === null ? [] : [{ below: one.id }])),
-]
-
 /**
  * The edits that give blocks the style of another: its looks and all of its values at every range of widths and on
  * hover, but for where it stands and how large it is. What a block cannot have is left out; what it has besides is
@@ -50,7 +44,7 @@ export function styleEdits(site: Site, from: Block, onto: readonly Block[]): Edi
       if (field !== 'type' && block.kind !== from.kind) continue
       edits.push({ kind: 'field', block: block.id, field: field as 'name', value: value! })
     }
-    for (const scope of scopesOf(site)) {
+    for (const scope of [...rangeScopes(site.breakpoints), 'hover'] as const) {
       const [own, theirs] = [valuesIn(block.style, scope) ?? {}, valuesIn(from.style, scope) ?? {}]
       const names = new Set([...Object.keys(own), ...Object.keys(theirs)] as PropertyName[])
       const values = Object.fromEntries(

@@ -1,6 +1,8 @@
 import type { Extent } from '#core/grid/extent'
 import { type Block, type Container, traitsOf } from '#core/blocks/index'
 import { placementIn } from '#core/grid/placement'
+import type { Site } from '#core/site/schema'
+import type { Place } from '#core/site/tree'
 import type { Breakpoint } from '#core/grid/breakpoint'
 import type { Layout, Setting } from '#core/style/property'
 import { valueAt } from '#core/style/cascade'
@@ -86,6 +88,17 @@ export function surroundOf(block: Container, outer: Surround, breakpoints: reado
     .map((one) => `${one.layout}${one.columns},${one.gutter},${one.extent.v},${one.extent.c},${one.extent.px}`)
     .join(';')
   return { key, ranges }
+}
+
+/** What the container of a block offers it. */
+export const surroundAt = ({ breakpoints }: Pick<Site, 'breakpoints'>, { ancestors }: Pick<Place, 'ancestors'>): Surround =>
+  ancestors.reduce((outer, one) => surroundOf(one, outer, breakpoints), pageSurround(breakpoints))
+
+/** Columns that a block takes of its grid at one range, and how many there are; the first is `null` where it falls of itself. */
+export function columnsAt(site: Pick<Site, 'breakpoints'>, place: Place, index: number) {
+  const { columns } = surroundAt(site, place).ranges[index]!
+  const value = (name: 'span' | 'start') => valueAt(place.block.style, name, site.breakpoints, index)
+  return { columns, ...placementIn(columns, value('span'), value('start')) }
 }
 
 /** Where a block stands at one range, for its properties. */

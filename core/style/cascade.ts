@@ -47,6 +47,10 @@ export function valueInScope<N extends PropertyName>(
   return own ?? valueAt(style, name, breakpoints, rangeOf(breakpoints, scope))
 }
 
+/** The ranges of widths as scopes, the widest first, which is the base. */
+export const rangeScopes = (breakpoints: readonly Breakpoint[]): Scope[] =>
+  breakpoints.map((one): Scope => (one.below === null ? 'base' : { below: one.id }))
+
 /** Index of the breakpoint that a scope is about; 0 for all widths and for hover. */
 export function rangeOf(breakpoints: readonly Breakpoint[], scope: Scope): number {
   if (typeof scope !== 'object') return 0

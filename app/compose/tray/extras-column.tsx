@@ -5,7 +5,7 @@ import { useSessionStore, useSession } from '../../session/context'
 import { edit } from '../../session/store'
 import { listedPages } from '#core/render/page'
 import { EntryColumn, FieldColumn, FormColumn } from './form-columns'
-import { SectionColumn, TableColumn, TextColumn } from './meaning-columns'
+import { LabelRow, SectionColumn, TableColumn, TextColumn } from './meaning-columns'
 import { IconFinder } from '../../fields/icon-finder'
 import { ColumnHead, Finding, Row } from '../../fields/row'
 
@@ -103,26 +103,7 @@ function NavColumn({ block }: { block: BlockOf<'nav'> }) {
           </button>
         ))}
       </Row>
-      <Row label="Read as">
-        <input
-          aria-label="Name of the navigation"
-          placeholder="Main"
-          className="h-[26px] min-w-0 flex-1 rounded-2 border border-line-strong bg-field px-2"
-          value={label}
-          onChange={(event) =>
-            edit(
-              store,
-              {
-                kind: 'field',
-                block: block.id,
-                field: 'label',
-                value: { ...block.label, [language]: event.target.value },
-              },
-              `label-${block.id}`,
-            )
-          }
-        />
-      </Row>
+      <LabelRow block={block} name="Name of the navigation" placeholder="Main" />
       <Finding well={label !== ''}>
         {label === '' ? 'Give it a name, for those who hear the page.' : 'The name is read aloud before the links.'}
       </Finding>

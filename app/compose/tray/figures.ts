@@ -4,7 +4,7 @@ import { extentOf } from '#core/render/surround'
 import type { Block } from '#core/blocks/index'
 import type { Place } from '#core/site/tree'
 import { rangeOf, valueAt } from '#core/style/cascade'
-import { surroundAt } from '../edge-drag'
+import { surroundAt } from '#core/render/surround'
 import type { SessionState } from '../../session/store'
 
 /** "8 col" for a block that takes fewer columns than there are, else nothing. */

@@ -9,20 +9,29 @@ import { Choice } from '../../ui/choice'
 const FIELD = 'h-[26px] min-w-0 flex-1 rounded-2 border border-line-strong bg-field px-2'
 
 /** What a block is called by those who hear the page. */
-export function LabelRow({ block }: { block: BlockOf<'section' | 'group'> }) {
+export function LabelRow({
+  block,
+  name = 'Name for those who hear the page',
+  placeholder = 'No name',
+}: {
+  block: BlockOf<'section' | 'group' | 'nav'>
+  name?: string
+  placeholder?: string
+}) {
   const store = useSessionStore()
   const language = useSession((state) => state.session.site.language)
   const set = (text: string) => {
     const { [language]: _, ...others } = block.label ?? {}
     const label = text === '' ? others : { ...others, [language]: text }
-    const value = Object.keys(label).length === 0 ? null : label
+    // A nav always has the field; it may hold no names.
+    const value = Object.keys(label).length === 0 && block.kind !== 'nav' ? null : label
     edit(store, { kind: 'field', block: block.id, field: 'label', value }, `label-${block.id}`)
   }
   return (
     <Row label="Read as">
       <input
-        aria-label="Name for those who hear the page"
-        placeholder="No name"
+        aria-label={name}
+        placeholder={placeholder}
         maxLength={120}
         className={FIELD}
         value={block.label?.[language] ?? ''}

@@ -1,6 +1,6 @@
 import { Copy, EyeOff, Group, Repeat, Trash2 } from 'lucide-react'
 import { Popover } from 'radix-ui'
-import { useState } from 'react'
+import { useDeferredValue, useState } from 'react'
 import { MOST_COPIES } from '#core/many/structure'
 import { alikeOf } from '#core/many/chosen'
 import type { Place } from '#core/site/tree'
@@ -86,7 +86,8 @@ function RepeatTool() {
 /** The others that are set in the same way: a press selects them, so that what will change is seen before it does. */
 export function AllLike({ place }: { place: Place }) {
   const store = useSessionStore()
-  const site = useSession((state) => state.session.site)
+  // The page is walked after the views have been painted.
+  const site = useDeferredValue(useSession((state) => state.session.site))
   if (place.block.kind === 'section') return null
   const offers = (['section', 'page'] as const).map((within) => ({ within, blocks: alikeOf(site, place, within, 'style') }))
   const most = offers[1]!.blocks.length

@@ -1,7 +1,7 @@
 import type { Block, Container } from '#core/blocks/index'
 import { isContainer } from '#core/blocks/tree'
 import type { Edit } from '#core/edits/index'
-import { layoutAt, pageSurround, surroundOf } from '#core/render/surround'
+import { layoutAt, surroundAt } from '#core/render/surround'
 import type { Site } from '#core/site/schema'
 import type { Place } from '#core/site/tree'
 import { valuesByRange } from '#core/style/cascade'
@@ -45,7 +45,6 @@ export function atRange(site: Site, place: Place, index: number): At {
   const valuesOf = (one: Block) => valuesByRange(one.style, breakpoints)[index]!
   const parent = ancestors.at(-1)
   const values = valuesOf(block)
-  const surround = ancestors.reduce((outer, one) => surroundOf(one, outer, breakpoints), pageSurround(breakpoints))
   const around = parent ? valuesOf(parent) : {}
   const grandparent = ancestors.at(-2)
   const beyond = grandparent ? layoutAt(grandparent, breakpoints, index) : 'column'
@@ -57,7 +56,7 @@ export function atRange(site: Site, place: Place, index: number): At {
     inside: isContainer(block) ? block.children.filter((one) => isLaidOut(one, valuesOf(one))) : [],
     parent,
     outer: parent ? layoutAt(parent, breakpoints, index) : 'column',
-    columns: surround.ranges[index]!.columns,
+    columns: surroundAt(site, place).ranges[index]!.columns,
     around,
     beside: parent ? parent.children.filter((one) => isLaidOut(one, valuesOf(one))) : [],
     isAutoHigh:

@@ -1,6 +1,7 @@
 import type { Site } from '#core/site/schema'
 import type { Place } from '#core/site/tree'
-import { type Scope, valuesIn } from '#core/style/registry'
+import { rangeScopes } from '#core/style/cascade'
+import { valuesIn } from '#core/style/registry'
 import type { Finding } from '../finding'
 import { COLUMN_RULES } from './columns'
 import { POSITION_RULES } from './positions'
@@ -21,8 +22,7 @@ export const WHY_RULES = [...COLUMN_RULES, ...SIZE_RULES, ...POSITION_RULES, ...
  */
 export function settingsWithoutEffect(site: Site, place: Place, index: number): WithoutEffect[] {
   const at = atRange(site, place, index)
-  const breakpoint = site.breakpoints[index]!
-  const scope: Scope = breakpoint.below === null ? 'base' : { below: breakpoint.id }
+  const scope = rangeScopes(site.breakpoints)[index]!
   const own = valuesIn(place.block.style, scope)
   const found: WithoutEffect[] = []
   for (const rule of WHY_RULES) {
