@@ -1,6 +1,6 @@
 import { chromium } from '@playwright/test'
 import { spawn } from 'node:child_process'
-import { rmSync } from 'node:fs'
+import { removeFolder } from '#server/remove-folder'
 import { composed, finish, start, temporaryFolder } from '../e2e/application'
 import { CHROMIUM } from '../playwright.config'
 import { middleOf, print } from './measure'
@@ -112,5 +112,5 @@ try {
 } finally {
   await browser.close()
   await app.stop('SIGKILL')
-  rmSync(data, { recursive: true, force: true })
+  removeFolder(data)
 }

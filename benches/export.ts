@@ -1,5 +1,6 @@
-import { readFileSync, rmSync } from 'node:fs'
+import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { removeFolder } from '#server/remove-folder'
 import sharp from 'sharp'
 import { readSite } from '#core/formats/site-json'
 import { webFiles } from '#core/formats/web-files'
@@ -50,7 +51,7 @@ const first = await exported()
 const { longest } = await stop()
 const again = await exported()
 await app.stop('SIGKILL')
-rmSync(data, { recursive: true, force: true })
+removeFolder(data)
 const figures = (ms: number) => `${(ms / 1000).toFixed(2)} and ${(hand / 1000).toFixed(2)} s`
 const against = 'sharp making the same pictures'
 print({ what: 'export of the demo site', against, ratio: first / hand, wanted: 1.2, figures: figures(first) })

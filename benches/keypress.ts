@@ -1,5 +1,5 @@
+import { removeFolder } from '#server/remove-folder'
 import { chromium } from '@playwright/test'
-import { rmSync } from 'node:fs'
 import { composed, finish, start, temporaryFolder } from '../e2e/application'
 import { middle, onScreen } from '../e2e/views'
 import { CHROMIUM } from '../playwright.config'
@@ -71,5 +71,5 @@ try {
 } finally {
   await browser.close()
   await app.stop('SIGKILL')
-  rmSync(data, { recursive: true, force: true })
+  removeFolder(data)
 }

@@ -1,6 +1,6 @@
 import { chromium, type Browser } from '@playwright/test'
-import { rmSync } from 'node:fs'
 import { join } from 'node:path'
+import { removeFolder } from '#server/remove-folder'
 import type { Site } from '#core/site/schema'
 import { openStore } from '#server/database'
 import { createSite, listSites } from '#server/sites'
@@ -144,5 +144,5 @@ try {
 } finally {
   await browser.close()
   await app.stop('SIGKILL')
-  rmSync(data, { recursive: true, force: true })
+  removeFolder(data)
 }

@@ -1,6 +1,6 @@
 import Database from 'better-sqlite3'
-import { rmSync } from 'node:fs'
 import { join } from 'node:path'
+import { removeFolder } from '#server/remove-folder'
 import { finish, start, temporaryFolder } from '../e2e/application'
 import { print } from './measure'
 
@@ -52,7 +52,7 @@ function byHand(): number {
 
 const [http, rows] = [await overHttp(), byHand()]
 await app.stop('SIGKILL')
-rmSync(data, { recursive: true, force: true })
+removeFolder(data)
 print({
   what: 'saving one edit over HTTP',
   against: 'the edit and the whole document written with better-sqlite3, one commit each',

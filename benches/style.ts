@@ -1,5 +1,5 @@
+import { removeFolder } from '#server/remove-folder'
 import { chromium } from '@playwright/test'
-import { rmSync } from 'node:fs'
 import { composed, finish, start, temporaryFolder } from '../e2e/application'
 import { CHROMIUM } from '../playwright.config'
 import { middleOf, print } from './measure'
@@ -81,5 +81,5 @@ try {
 } finally {
   await browser.close()
   await app.stop('SIGKILL')
-  rmSync(data, { recursive: true, force: true })
+  removeFolder(data)
 }

@@ -1,5 +1,6 @@
 import { chromium, type Page } from '@playwright/test'
-import { mkdirSync, rmSync } from 'node:fs'
+import { mkdirSync } from 'node:fs'
+import { removeFolder } from '#server/remove-folder'
 import { composed, finish, start, temporaryFolder } from '../e2e/application'
 import { middle, onScreen, reveal } from '../e2e/views'
 import { CHROMIUM } from '../playwright.config'
@@ -230,5 +231,5 @@ try {
 } finally {
   await browser.close()
   await app.stop('SIGKILL')
-  rmSync(data, { recursive: true, force: true })
+  removeFolder(data)
 }

@@ -1,9 +1,10 @@
 import { test as base, expect, type Page } from '@playwright/test'
 import { type ChildProcess, fork, spawn } from 'node:child_process'
-import { cpSync, mkdtempSync, rmSync } from 'node:fs'
+import { cpSync, mkdtempSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { removeFolder } from '#server/remove-folder'
 
 /** A running application with a database of its own. */
 export type Application = {
@@ -98,7 +99,7 @@ export const test = base.extend<{ app: Application }, { server: Application }>({
       await provide(server)
       // Its data go as well, so it need not wait for what a page may still be loading.
       await server.stop('SIGKILL')
-      rmSync(data, { recursive: true, force: true })
+      removeFolder(data)
     },
     { scope: 'worker' },
   ],
@@ -107,7 +108,7 @@ export const test = base.extend<{ app: Application }, { server: Application }>({
     cpSync(process.env.YARROWFINCH_TEMPLATE!, data, { recursive: true })
     await giveData(server, data)
     await provide(server)
-    rmSync(data, { recursive: true, force: true })
+    removeFolder(data)
   },
 })
 

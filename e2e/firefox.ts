@@ -1,5 +1,5 @@
+import { removeFolder } from '#server/remove-folder'
 /** The main job in stock Firefox: composing by keyboard, words in place, Style and Play. Run by `npm run test:firefox`. */
-import { rmSync } from 'node:fs'
 import puppeteer, { type Page } from 'puppeteer-core'
 import { finish, start, temporaryFolder } from './application'
 
@@ -88,7 +88,7 @@ try {
 } finally {
   await browser.close()
   await app.stop('SIGKILL')
-  rmSync(data, { recursive: true, force: true })
+  removeFolder(data)
 }
 console.log(`${passed} passed, ${failed} failed`)
 process.exitCode = failed === 0 ? 0 : 1

@@ -1,8 +1,9 @@
 import { type Browser, expect, test } from '@playwright/test'
 import { createServer, type Server } from 'node:http'
-import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { removeFolder } from '#server/remove-folder'
 import { newBlock, newSection } from '#core/blocks/defaults'
 import { idMaker } from '#core/values/ids'
 import type { Block } from '#core/blocks/index'
@@ -139,6 +140,6 @@ for (const [name, make] of sites) {
       wrong.length / found.length,
       wrong.map((one) => `${one.what}: ${Math.round(one.needed)} needed`).join('\n'),
     ).toBeLessThanOrEqual(0.03)
-    rmSync(folder, { recursive: true, force: true })
+    removeFolder(folder)
   })
 }

@@ -1,5 +1,6 @@
 import { spawn } from 'node:child_process'
-import { readFileSync, rmSync } from 'node:fs'
+import { readFileSync } from 'node:fs'
+import { removeFolder } from '#server/remove-folder'
 import type { Page } from '@playwright/test'
 import { composed, expect, freePort, openSite, saved, temporaryFolder, test } from './application'
 import { middle, onScreen, reveal } from './views'
@@ -216,5 +217,5 @@ test('the demo command starts where it is told to, with its own data', async ({ 
   expect(await (await request.get(`http://127.0.0.1:${port}`)).text()).toContain('Tallow &amp; Twine')
   process.kill(-child.pid!, 'SIGTERM')
   await new Promise((done) => child.on('exit', done))
-  rmSync(data, { recursive: true, force: true })
+  removeFolder(data)
 })

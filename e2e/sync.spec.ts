@@ -1,4 +1,4 @@
-import { rmSync } from 'node:fs'
+import { removeFolder } from '#server/remove-folder'
 import type { Page } from '@playwright/test'
 import { type Application, composed, expect, finish, openSite, saved, start, temporaryFolder, test } from './application'
 
@@ -96,5 +96,5 @@ test('a server killed during a stream of edits loses no acknowledged one', async
   }
   expect(acknowledged.size).toBeGreaterThan(40)
   await app.stop('SIGKILL')
-  rmSync(data, { recursive: true, force: true })
+  removeFolder(data)
 })

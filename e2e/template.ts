@@ -1,5 +1,6 @@
-import { readdirSync, rmSync } from 'node:fs'
+import { readdirSync } from 'node:fs'
 import { join } from 'node:path'
+import { removeFolder } from '#server/remove-folder'
 import { finish, start, temporaryFolder } from './application'
 
 /** Makes a folder of data with the demo sites, their pictures already in the width that the views show; tests copy it. */
@@ -10,5 +11,5 @@ export default async function makeTemplate(): Promise<() => void> {
   for (const picture of readdirSync(join(data, 'pictures'))) await fetch(`${app.url}/pictures/${picture}?w=1600`)
   await app.stop('SIGKILL')
   process.env.YARROWFINCH_TEMPLATE = data
-  return () => rmSync(data, { recursive: true, force: true })
+  return () => removeFolder(data)
 }

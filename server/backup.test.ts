@@ -1,4 +1,4 @@
-import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { spawn } from 'node:child_process'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -7,6 +7,7 @@ import { newSite } from '#core/site/defaults'
 import { testIds } from '#core/values/ids.fixture'
 import { backUp, BackupError, restore } from './backup'
 import { openStore, type Store } from './database'
+import { removeFolder } from './remove-folder'
 import { createSite, getSite, saveEdits } from './sites'
 
 let folder: string
@@ -25,7 +26,7 @@ beforeEach(() => {
 })
 afterEach(() => {
   store.close()
-  rmSync(folder, { recursive: true, force: true })
+  removeFolder(folder)
 })
 
 test('a backup of a database that is written to is whole, and brings its state back with its pictures', async () => {
@@ -39,7 +40,7 @@ test('a backup of a database that is written to is whole, and brings its state b
   expect(await backUp(file(), join(folder, 'second'))).toBe(1)
   rename(revision, 'After the backup')
   store.close()
-  rmSync(join(folder, 'data', 'pictures'), { recursive: true })
+  removeFolder(join(folder, 'data', 'pictures'))
 
   expect(await restore(copy(), file())).toBe(1)
   store = openStore(file())

@@ -1,5 +1,5 @@
 import { execFile } from 'node:child_process'
-import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { promisify } from 'node:util'
@@ -8,6 +8,7 @@ import { afterAll, beforeAll, expect, test } from 'vitest'
 import { demoSite } from '#core/edits/edits.fixture'
 import { webFiles } from '#core/formats/web-files'
 import { findIcons } from './icons'
+import { removeFolder } from './remove-folder'
 
 const run = promisify(execFile)
 const exportSite = (...args: string[]) => run('npx', ['tsx', 'bin/export.ts', ...args])
@@ -16,7 +17,7 @@ let folder: string
 beforeAll(() => {
   folder = mkdtempSync(join(tmpdir(), 'yarrowfinch-'))
 })
-afterAll(() => rmSync(folder, { recursive: true, force: true }))
+afterAll(() => removeFolder(folder))
 
 test('the export command writes what the interface exports, pictures in their widths', async () => {
   await exportSite('demo/observatory.site.json', folder, '--minify')

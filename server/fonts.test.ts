@@ -1,5 +1,5 @@
 import { convert } from 'fontverter'
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import subset from 'subset-font'
@@ -7,9 +7,10 @@ import { afterAll, describe, expect, test } from 'vitest'
 import { ownFontSchema } from '#core/type/own-font'
 import { metricsOf } from '#core/type/metrics'
 import { cutFont, readFont, storeFont } from './fonts'
+import { removeFolder } from './remove-folder'
 
 const folder = mkdtempSync(join(tmpdir(), 'yarrowfinch-fonts-'))
-afterAll(() => rmSync(folder, { recursive: true }))
+afterAll(() => removeFolder(folder))
 const shipped = (id: string, slope = 'normal') =>
   readFileSync(`node_modules/@fontsource-variable/${id}/files/${id}-latin-wght-${slope}.woff2`)
 const store = { folder }

@@ -1,4 +1,4 @@
-import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
+import { mkdtempSync, readdirSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, beforeAll, expect, test } from 'vitest'
@@ -6,6 +6,7 @@ import { demoSite } from '#core/edits/edits.fixture'
 import { openStore, type Store } from './database'
 import { storePicture } from './pictures'
 import { styleSheetDrawing, styleSheetPage } from './guide-page'
+import { removeFolder } from './remove-folder'
 
 const folder = mkdtempSync(join(tmpdir(), 'yarrowfinch-sheet-'))
 let store: Store
@@ -14,7 +15,7 @@ beforeAll(() => {
 })
 afterAll(() => {
   store.close()
-  rmSync(folder, { recursive: true })
+  removeFolder(folder)
 })
 const site = demoSite()
 const page = site.pages[0]!

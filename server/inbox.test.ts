@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync } from 'node:fs'
+import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
@@ -13,6 +13,7 @@ import type { Site } from '#core/site/schema'
 import { walkPage } from '#core/site/tree'
 import { openStore, type Store } from './database'
 import { deleteEntry, listEntries, MAX_ENTRIES, PAGE_OF_ENTRIES, pageAfter, receiveEntry } from './inbox'
+import { removeFolder } from './remove-folder'
 import { entries } from './schema'
 import { createSite } from './sites'
 import { visitFile } from './visit'
@@ -45,7 +46,7 @@ beforeEach(() => {
 })
 afterEach(() => {
   store.close()
-  rmSync(folder, { recursive: true })
+  removeFolder(folder)
 })
 
 describe('choices', () => {

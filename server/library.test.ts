@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync } from 'node:fs'
+import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import sharp from 'sharp'
@@ -6,6 +6,7 @@ import { expect, test } from 'vitest'
 import { openStore } from './database'
 import { libraryThumbnail, searchLibrary, takeFromLibrary } from './library'
 import { keptPictures } from './pictures'
+import { removeFolder } from './remove-folder'
 
 test('the library has thirty pictures or more, each with a title and words', () => {
   const all = searchLibrary('')
@@ -39,6 +40,6 @@ test('thumbnails are small, and a picture that is taken is kept as the site’s 
     await expect(takeFromLibrary(store, 'nothing')).rejects.toThrow(/no such picture/)
   } finally {
     store.close()
-    rmSync(folder, { recursive: true })
+    removeFolder(folder)
   }
 })

@@ -1,4 +1,4 @@
-import { existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs'
+import { existsSync, mkdtempSync, readdirSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import sharp from 'sharp'
@@ -6,12 +6,13 @@ import { afterEach, beforeEach, expect, test } from 'vitest'
 import { openStore, type Store } from './database'
 import { makePictures } from './picture-progress'
 import { storePicture } from './pictures'
+import { removeFolder } from './remove-folder'
 
 let store: Store
 beforeEach(() => (store = openStore(join(mkdtempSync(join(tmpdir(), 'yarrowfinch-')), 'test.db'))))
 afterEach(() => {
   store.close()
-  rmSync(store.folder, { recursive: true, force: true })
+  removeFolder(store.folder)
 })
 
 const noise = () =>

@@ -1,10 +1,11 @@
-import { mkdtempSync, rmSync } from 'node:fs'
+import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import sharp, { type Sharp } from 'sharp'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { openStore, type Store } from './database'
 import { keptPictures, MAX_PICTURE, pictureAt, pictureType, readOriginal, shownWidth, storePicture } from './pictures'
+import { removeFolder } from './remove-folder'
 
 let folder: string
 let store: Store
@@ -14,7 +15,7 @@ beforeAll(() => {
 })
 afterAll(() => {
   store.close()
-  rmSync(folder, { recursive: true, force: true })
+  removeFolder(folder)
 })
 
 const drawn = (width = 320, height = 200) => sharp({ create: { width, height, channels: 3, background: '#1A1D47' } })

@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm'
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
@@ -11,6 +11,7 @@ import { findBlock, walkPage } from '#core/site/tree'
 import { databaseFile, openStore, type Store } from './database'
 import { sites } from './schema'
 import { storeFont } from './fonts'
+import { removeFolder } from './remove-folder'
 import { exportSiteFile, importSite } from './site-files'
 import { createSite, editsSince, forgetDeleted, getSite, listSites, MissingError, saveEdits, setDeleted } from './sites'
 
@@ -22,7 +23,7 @@ beforeEach(() => {
 })
 afterEach(() => {
   store.close()
-  rmSync(folder, { recursive: true, force: true })
+  removeFolder(folder)
 })
 
 const site = demoSite()

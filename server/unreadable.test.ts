@@ -1,11 +1,12 @@
 import { eq } from 'drizzle-orm'
-import { mkdtempSync, rmSync } from 'node:fs'
+import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { newSite } from '#core/site/defaults'
 import { testIds } from '#core/values/ids.fixture'
 import { openStore, type Store } from './database'
+import { removeFolder } from './remove-folder'
 import { edits, sites } from './schema'
 import { createSite, getSite, listSites, saveEdits, UnreadableError } from './sites'
 import { lastGood, rawSite, returnToGood } from './unreadable'
@@ -29,7 +30,7 @@ beforeEach(() => {
 })
 afterEach(() => {
   store.close()
-  rmSync(folder, { recursive: true, force: true })
+  removeFolder(folder)
 })
 
 describe('a site that cannot be read', () => {

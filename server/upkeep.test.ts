@@ -1,10 +1,11 @@
-import { existsSync, mkdirSync, mkdtempSync, rmSync, utimesSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdirSync, mkdtempSync, utimesSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterEach, beforeEach, expect, test } from 'vitest'
 import { newSite } from '#core/site/defaults'
 import { testIds } from '#core/values/ids.fixture'
 import { openStore, type Store } from './database'
+import { removeFolder } from './remove-folder'
 import { createSite, saveEdits, setDeleted } from './sites'
 import { keepUp } from './upkeep'
 
@@ -13,7 +14,7 @@ let store: Store
 beforeEach(() => (store = openStore(join(mkdtempSync(join(tmpdir(), 'yarrowfinch-')), 'test.db'))))
 afterEach(() => {
   store.close()
-  rmSync(store.folder, { recursive: true, force: true })
+  removeFolder(store.folder)
 })
 
 const hash = (letter: string) => letter.repeat(64)

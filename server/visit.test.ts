@@ -1,4 +1,4 @@
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
@@ -6,6 +6,7 @@ import { demoSite } from '#core/edits/edits.fixture'
 import { pictureFile, writeSiteZip } from '#core/formats/site-zip'
 import { openStore, type Store } from './database'
 import { mockupMarkup } from './mockup'
+import { removeFolder } from './remove-folder'
 import { importSite } from './site-files'
 import { saveEdits } from './sites'
 import { visitFile } from './visit'
@@ -24,7 +25,7 @@ beforeAll(async () => {
 })
 afterAll(() => {
   store.close()
-  rmSync(folder, { recursive: true, force: true })
+  removeFolder(folder)
 })
 
 const textOf = async (name: string) => String((await visitFile(store, id, name))?.bytes)

@@ -1,5 +1,5 @@
-import { rmSync } from 'node:fs'
 import { join } from 'node:path'
+import { removeFolder } from '#server/remove-folder'
 import { finish, start, temporaryFolder } from '../e2e/application'
 import { type InputsResult, tryInputs } from './inputs'
 import { type KillsResult, tryKills } from './kills'
@@ -31,6 +31,6 @@ export async function torture(seed: number, seconds: number): Promise<Torture> {
     const clock = await tryClock(third)
     return { inputs, kills, locked, clock, full }
   } finally {
-    for (const data of [first, second, third]) rmSync(data, { recursive: true, force: true })
+    for (const data of [first, second, third]) removeFolder(data)
   }
 }

@@ -1,11 +1,12 @@
 import { unzipSync } from 'fflate'
-import { mkdtempSync, rmSync } from 'node:fs'
+import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { newSite } from '#core/site/defaults'
 import { testIds } from '#core/values/ids.fixture'
 import { openStore, type Store } from '../database'
+import { removeFolder } from '../remove-folder'
 import { createSite, getSite, MissingError } from '../sites'
 import { openFile, takeAs, writeAs } from './index'
 
@@ -19,7 +20,7 @@ beforeAll(() => {
 })
 afterAll(() => {
   store.close()
-  rmSync(folder, { recursive: true, force: true })
+  removeFolder(folder)
 })
 
 const as = (name: string, query = '') => writeAs(store, id, name, new URLSearchParams(query))
