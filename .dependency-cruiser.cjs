@@ -12,6 +12,7 @@ const CORE = [
   'guide',
   'blocks',
   'site',
+  'shared',
   'render',
   'deck',
   'arrangements',

@@ -41,6 +41,7 @@ export function chandler(): Site {
     fonts: [],
     pictures: ['coils-of-rope', 'brass-lamp'].map(painting),
     brief: EMPTY_SITE_BRIEF,
+    shared: [],
     unplaced: [],
     board: [],
     pages: [

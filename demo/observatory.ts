@@ -424,6 +424,7 @@ export function observatory(): Site {
     fonts: [],
     pictures: PICTURES.map(painting),
     brief,
+    shared: [],
     unplaced: [],
     board,
     pages: [

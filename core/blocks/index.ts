@@ -13,7 +13,7 @@ import { type Group, group } from './group'
 import { type Heading, heading } from './heading'
 import { type IconBlock, icon } from './icon'
 import { type Item, item } from './item'
-import type { Kind } from './kind'
+import { copyOfSchema, type Kind } from './kind'
 import { type LinkBlock, link } from './link'
 import { type List, list } from './list'
 import type { GuideColours } from './guide-colours'
@@ -116,6 +116,8 @@ const kindSchema = (kind: BlockKind) =>
     id: idSchema,
     name: z.string().trim().min(1).max(80).optional(),
     hidden: z.boolean().optional(),
+    copyOf: copyOfSchema.optional(),
+    sharedPart: idSchema.optional(),
     style: styleSchema,
     kind: z.literal(kind),
     ...kindOf(kind).fields.shape,

@@ -1,13 +1,17 @@
 import type { Element } from 'hast'
-import type { z } from 'zod'
+import { z } from 'zod'
 import type { StyleGuide } from '#core/guide/style-guide'
 import type { Style, StyleValues } from '#core/style/registry'
 import type { Trait } from '#core/style/traits'
-import type { MakeId } from '#core/values/ids'
+import { idSchema, type MakeId } from '#core/values/ids'
 import type { Role } from '#core/values/passage-role'
 import type { ElementContext } from './element'
 import type { Block, BlockKind, NewBlock } from './index'
 import type { GuideColours } from './guide-colours'
+
+/** The shared block that a block is a copy of, and the guise that it wears. */
+export const copyOfSchema = z.strictObject({ shared: idSchema, guise: idSchema.optional() })
+export type CopyOf = z.infer<typeof copyOfSchema>
 
 /** What every block has, and the fields `F` of its kind. The schema of no fields infers as a record of never, which is left out. */
 export type BlockBase<K extends string, F extends z.ZodObject> = {
@@ -15,6 +19,10 @@ export type BlockBase<K extends string, F extends z.ZodObject> = {
   kind: K
   name?: string
   hidden?: boolean
+  /** Set on the outermost block of a copy of a shared block. */
+  copyOf?: CopyOf
+  /** The part of that shared block which a block is a copy of. */
+  sharedPart?: string
   style: Style
 } & (keyof F['shape'] extends never ? unknown : z.infer<F>)
 
@@ -37,7 +45,7 @@ export type Kind<B extends Block> = {
   /** The colours that it takes from the style guide. */
   colours?: (block: B, guide: StyleGuide) => GuideColours | undefined
   /** Fields of a new block, without words. */
-  defaults: (makeId: MakeId, newBlock: NewBlock) => Omit<B, 'id' | 'kind' | 'name' | 'hidden' | 'style'>
+  defaults: (makeId: MakeId, newBlock: NewBlock) => Omit<B, 'id' | 'kind' | 'name' | 'hidden' | 'copyOf' | 'sharedPart' | 'style'>
   /** Style of a new block. */
   style?: StyleValues
   /** Its HTML element; `undefined` where a published page leaves it out, as a heading without words. */

@@ -1,5 +1,6 @@
 import { sectionName } from '#core/render/names'
 import type { Unplaced } from '#core/site/passage'
+import { saidBefore } from '#core/shared/said'
 import type { Page, Site } from '#core/site/schema'
 import type { Section } from '#core/blocks/index'
 import { plainText } from '#core/values/words'
@@ -14,10 +15,11 @@ export function deckName(section: Section): string {
 
 const linkOf = (block: object) => ('link' in block && block.link ? { link: block.link as never } : {})
 
-/** Passages in the slots of a section that have words, in reading order. */
-function placedIn(section: Section, language: string): HeldPassage[] {
+/** Passages in the slots of a section that have words, in reading order; those of a shared block once. */
+function placedIn(section: Section, language: string, before: ReadonlySet<string>): HeldPassage[] {
   return slotsOf(section).flatMap(({ block, role, entry }) => {
     const words = block.words[language] ?? []
+    if (before.has(block.id)) return []
     if (plainText(words).trim() === '') return []
     const link = block.kind === 'button' || block.kind === 'link' ? linkOf(block) : {}
     return [{ role, entry, words, block: block.id, ...link }]
@@ -84,10 +86,12 @@ export function deckOf(site: Site, language: string): Deck<HeldPassage> {
 
 function makeDeck(site: Site, language: string): Deck<HeldPassage> {
   const homes = site.unplaced.map((one) => ({ one, ...homeOf(site, one) }))
+  const before = saidBefore(site, language)
   const pages = site.pages.map((page): DeckPage<HeldPassage> => {
     const sections = page.sections.map((section): DeckSection<HeldPassage> => {
       const own = homes.filter((home) => home.section === section).map(({ one }) => one)
-      const passages = own.length === 0 ? placedIn(section, language) : join(placedIn(section, language), own, section.id, language)
+      const placed = placedIn(section, language, before)
+      const passages = own.length === 0 ? placed : join(placed, own, section.id, language)
       return { name: deckName(section), section: section.id, passages }
     })
     const homeless = homes.filter((home) => home.page === page && !home.section).map(({ one }) => one)

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { walk } from '#core/blocks/tree'
 import type { Section } from '#core/blocks/index'
 import { type Page, type Site, siteSchema } from '#core/site/schema'
+import type { SharedBlock } from '#core/site/shared'
 import { findBlock } from '#core/site/tree'
 import { isObject } from '#core/values/object'
 import { EditError } from './edit'
@@ -103,10 +104,27 @@ function* idsIn(sections: readonly Section[]): Generator<string> {
 }
 
 /** Lists whose things have ids of their own. */
-const LISTS = { fonts: 'fonts', board: 'references', unplaced: 'unplaced words', directions: 'directions' } as const
+const LISTS = {
+  fonts: 'fonts',
+  board: 'references',
+  unplaced: 'unplaced words',
+  directions: 'directions',
+  shared: 'shared blocks',
+} as const
+
+/** Checks what stands in a shared block: parts with ids of their own, none of them a copy, and only where they may. */
+function checkParts({ block, guises }: SharedBlock): void {
+  const parts = [...walk(block)]
+  checkUnique(parts, 'parts of a shared block')
+  checkUnique(guises, 'guises')
+  if (parts.some((one) => one.copyOf !== undefined || one.sharedPart !== undefined))
+    throw new EditError('A shared block cannot stand in another.')
+  checkInside(block)
+}
 
 /** Checks that no two things of a list have one id, in those lists that are not the same as before. @throws EditError */
 export function checkLists(after: Site, before?: Site): void {
+  if (before?.shared !== after.shared) for (const one of after.shared) if (!before?.shared.includes(one)) checkParts(one)
   for (const list of Object.keys(LISTS) as (keyof typeof LISTS)[])
     if (before?.[list] !== after[list]) checkUnique(after[list], LISTS[list])
 }

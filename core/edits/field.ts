@@ -8,7 +8,7 @@ import { aBlock } from './samples'
 
 type KeysOf<B> = B extends unknown ? keyof B : never
 /** Fields that are set by themselves: a block's name, whether it is hidden, and those of its kind but for its words. */
-type Field = Exclude<KeysOf<Block>, 'id' | 'kind' | 'style' | 'children' | 'words'>
+type Field = Exclude<KeysOf<Block>, 'id' | 'kind' | 'copyOf' | 'sharedPart' | 'style' | 'children' | 'words'>
 const FIELDS = [...new Set(['name', 'hidden', ...BLOCK_KINDS.flatMap((kind) => Object.keys(kindOf(kind).fields.shape))])].filter(
   (name) => name !== 'words',
 ) as Field[]

@@ -1,14 +1,18 @@
 import { z } from 'zod'
 import type { Site } from '#core/site/schema'
-import { type Batch, batchKind } from './batch'
+import { conform } from '#core/shared/conform'
+import { type Batch, batchKind, batchOf } from './batch'
 import { briefEdit } from './brief'
 import { checkChange } from './check-change'
+import { copiesEdit } from './copies'
 import { directionAddEdit } from './direction-add'
 import { directionCurrentEdit } from './direction-current'
 import { directionFieldEdit } from './direction-field'
 import { directionRemoveEdit } from './direction-remove'
 import { fieldEdit } from './field'
 import { guideEdit } from './guide'
+import { guiseEdit } from './guise'
+import { guisesEdit } from './guises'
 import { insertEdit } from './insert'
 import { listEdit } from './list'
 import { moveEdit } from './move'
@@ -20,9 +24,12 @@ import { pictureAddEdit } from './picture-add'
 import { pictureRemoveEdit } from './picture-remove'
 import { reSetEdit } from './re-set'
 import { removeEdit } from './remove'
+import { shareEdit } from './share'
+import { sharedEdit } from './shared'
 import { siteEdit } from './site'
 import { styleEdit } from './style'
 import { swapEdit } from './swap'
+import { throughShared } from './through-shared'
 import { wordsEdit } from './words'
 import type { AnyEdit, Applied, Chooser, EditKind, Setting } from './edit'
 
@@ -51,6 +58,11 @@ const KINDS = named({
   list: listEdit,
   swap: swapEdit,
   're-set': reSetEdit,
+  share: shareEdit,
+  shared: sharedEdit,
+  copies: copiesEdit,
+  guise: guiseEdit,
+  guises: guisesEdit,
   'picture-add': pictureAddEdit,
   'picture-remove': pictureRemoveEdit,
 })
@@ -66,7 +78,7 @@ const kindOf = (edit: AnyEdit): EditKind<Edit> =>
 
 const batch: EditKind<Batch<Edit>> = batchKind<Edit>(
   () => editSchema,
-  (site, edit) => kindOf(edit).apply(site, edit),
+  (site, edit) => applyOne(site, edit),
   (site, choose) => sampleEdit(choose.one(Object.keys(KINDS)), site, choose),
 )
 
@@ -87,13 +99,34 @@ export function parseEdit(value: unknown): Edit {
   return known ? kindOf({ kind: name }).schema.parse(value) : editSchema.parse(value)
 }
 
+/** Applies an edit, or what it comes to in a copy of a shared block, and brings copies that came with it up to date. */
+function applyOne(site: Site, edit: Edit): Applied<Edit> {
+  const meant = throughShared(site, edit)
+  const parts = meant.kind === 'batch' && meant !== edit ? meant.edits : [meant]
+  // What an edit comes to is not looked at again.
+  const { site: next, inverse } =
+    parts.length === 1 ? kindOf(parts[0]!).apply(site, parts[0]!) : applyParts(site, meant.kind, parts)
+  return { site: edit.kind === 'batch' ? next : conform(next, site), inverse }
+}
+
+function applyParts(site: Site, label: string, parts: readonly Edit[]): Applied<Edit> {
+  const inverses: Edit[] = []
+  let next = site
+  for (const part of parts) {
+    const step = kindOf(part).apply(next, part)
+    next = step.site
+    inverses.unshift(step.inverse)
+  }
+  return { site: next, inverse: batchOf(label, inverses) }
+}
+
 /**
  * Applies an edit to a site.
  * @returns the changed site, and the edit that takes the change back
  * @throws EditError if it does not apply, or would leave a site that cannot be opened again; nothing is changed then
  */
 export function applyEdit(site: Site, edit: Edit): Applied<Edit> {
-  const applied = kindOf(edit).apply(site, edit)
+  const applied = applyOne(site, edit)
   checkChange(site, applied.site)
   return applied
 }

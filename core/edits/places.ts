@@ -56,3 +56,32 @@ export function pageAt(site: Site, id: string): number {
   if (index < 0) throw new EditError(`The page "${id}" is no longer in this site.`)
   return index
 }
+
+/** A block with blocks inside it, or itself, in the place of those that have their ids; what was there is put into `old`. */
+function replacing<B extends Block>(block: B, next: ReadonlyMap<string, Block>, old: Block[]): B {
+  const found = next.get(block.id)
+  if (found) {
+    if (found.kind !== block.kind) throw new EditError(`A ${block.kind} cannot become a ${found.kind}.`)
+    old.push(block)
+    return found as B
+  }
+  if (!isContainer(block)) return block
+  const children = block.children.map((child) => replacing(child, next, old))
+  return children.every((one, i) => one === block.children[i]) ? block : { ...block, children }
+}
+
+/**
+ * A site with blocks in the place of those that have their ids.
+ * @returns the site, and the blocks that stood there
+ * @throws EditError if one of them is gone, or of another kind
+ */
+export function withBlocks(site: Site, next: ReadonlyMap<string, Block>): { site: Site; old: Block[] } {
+  const old: Block[] = []
+  const pages = site.pages.map((page) => {
+    const sections = page.sections.map((section) => replacing(section, next, old))
+    return sections.every((one, i) => one === page.sections[i]) ? page : { ...page, sections }
+  })
+  const gone = [...next.keys()].find((id) => !old.some((one) => one.id === id))
+  if (gone !== undefined) throw new EditError(`The block "${gone}" is no longer on any page.`)
+  return { site: pages.every((one, i) => one === site.pages[i]) ? site : { ...site, pages }, old }
+}

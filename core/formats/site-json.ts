@@ -3,6 +3,7 @@ import { z } from 'zod'
 import { FILE_FORMAT, FILE_VERSION, type Site, siteSchema } from '#core/site/schema'
 import { walkPage } from '#core/site/tree'
 import { checkLists } from '#core/edits/check-change'
+import { conform } from '#core/shared/conform'
 import { checkInside } from '#core/edits/structure'
 import { nestingOf } from '#core/values/nesting'
 import { upgrade } from './upgrade'
@@ -54,7 +55,8 @@ export function checkSite(value: unknown): Site {
   }
   const site = freeze(parsed.data, true)
   checkTree(site)
-  return site
+  // Copies in a file that somebody else wrote may say otherwise than their shared blocks.
+  return freeze(conform(site), true)
 }
 
 /** What a schema cannot say: that ids and addresses are unique, and that blocks stand where they may. */

@@ -9,7 +9,7 @@ type Json = Record<string, unknown>
 
 /** The demo as a file of version 2 had it: one style guide with sizes of its own, and no directions. */
 function second(): Json {
-  const { directions: _, fonts: _f, guide, ...site } = structuredClone(demoSite())
+  const { directions: _, fonts: _f, shared: _sh, guide, ...site } = structuredClone(demoSite())
   const { scale: _s, leading: _l, baseline: _b, light: _li, looks: _lo, ...rest } = guide
   const types = rest.types
     .filter(({ role }) => !['display', 'label', 'figure'].includes(role))
@@ -27,7 +27,7 @@ function first(): Json {
 
 test('a file of version 1 opens, with an empty brief and no words left over', () => {
   const site = checkSite(first())
-  expect(site.version).toBe(3)
+  expect(site.version).toBe(4)
   expect(site.brief).toEqual(EMPTY_SITE_BRIEF)
   expect(site.pages.map((page) => page.brief)).toEqual(site.pages.map(() => EMPTY_PAGE_BRIEF))
   expect([site.unplaced, site.board]).toEqual([[], []])
@@ -59,7 +59,7 @@ describe('a file of version 2', () => {
 test('a broken file of version 1 is refused like the others, with what is wrong and where', () => {
   expect(() => checkSite({ ...first(), pages: 'none' })).toThrow(/broken at "pages"/)
   expect(() => checkSite({ ...first(), guide: 'none' })).toThrow(/broken at "guide"/)
-  expect(() => checkSite({ ...first(), version: 4 })).toThrow(/version 4, from a newer Yarrowfinch/)
+  expect(() => checkSite({ ...first(), version: 5 })).toThrow(/version 5, from a newer Yarrowfinch/)
 })
 
 test('a page whose address is kept for something else gets one that is free', () => {

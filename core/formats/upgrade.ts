@@ -59,6 +59,8 @@ const STEPS: Partial<Record<number, (document: Document) => Document>> = {
     directions: [FIRST_DIRECTION],
     fonts: [],
   }),
+  // Version 4 brought shared blocks.
+  3: (document) => ({ ...document, version: 4, shared: [] }),
 }
 
 /** Gives pages whose address is kept for something else, which was once allowed, one like it that is free. */

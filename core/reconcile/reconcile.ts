@@ -1,9 +1,12 @@
+import type { FieldEdit } from '#core/edits/field'
 import type { ListEdit } from '#core/edits/list'
+import type { WordsEdit } from '#core/edits/words'
 import type { Edit } from '#core/edits/index'
 import type { MakeId } from '#core/values/ids'
 import type { Role } from '#core/values/passage-role'
 import type { Unplaced } from '#core/site/passage'
 import type { Site } from '#core/site/schema'
+import { saidByAll } from '#core/shared/said'
 import type { Span } from '#core/values/words'
 import { align, type Step } from './align'
 import { type MatchedSection, matchDeck, type MatchOptions, pageFor } from './match'
@@ -113,11 +116,17 @@ export function reconcile(site: Site, deck: Deck, options: ReconcileOptions): Ed
     read.push(item.id)
   }
 
+  /** Words that all copies of a shared block have stand in the deck once, and change in all of them. */
+  function inAll(edit: WordsEdit | FieldEdit): Edit {
+    const all = saidByAll(site, edit.block, language)
+    return all ? { kind: 'shared', shared: all.shared, edit: { ...edit, block: all.part } } : edit
+  }
+
   function setWords(old: HeldPassage, next: Passage, page: DeckPage, section: DeckSection, after?: string) {
     if ('unplaced' in old) return keepUnplaced({ ...next, unplaced: old.unplaced } as Passage, page, section, after)
-    edits.push({ kind: 'words', block: old.block, words: { [language]: [...wordsAs(old.role, next)] } })
+    edits.push(inAll({ kind: 'words', block: old.block, words: { [language]: [...wordsAs(old.role, next)] } }))
     if (takesLink(old.role) && takesLink(next.role) && links.write(old.link) !== links.write(next.link))
-      edits.push({ kind: 'field', block: old.block, field: 'link', value: (next.link ?? null) as never })
+      edits.push(inAll({ kind: 'field', block: old.block, field: 'link', value: (next.link ?? null) as never }))
   }
 
   /** True for unplaced words that are read in another place now, or belong to another section or page. */
@@ -182,7 +191,11 @@ export function reconcile(site: Site, deck: Deck, options: ReconcileOptions): Ed
       const common = [...keysA].filter((one) => keysB.has(one)).length
       return 1 - common / Math.max(keysA.size, keysB.size)
     }
-    const vacant = [...new Set(slots.map((slot) => slot.entry))].filter((n) => n > 0 && !before.some((one) => one.entry === n))
+    // Copies of a shared block may have words that the deck has elsewhere.
+    const full = new Set(slots.filter(({ block }) => (block.words[language] ?? []).length > 0).map((one) => one.entry))
+    const vacant = [...new Set(slots.map((slot) => slot.entry))].filter(
+      (n) => n > 0 && !full.has(n) && !before.some((one) => one.entry === n),
+    )
     const steps = align(before, after, cost, 0.6)
     steps.forEach(({ from, to }, i) => {
       const list = to === undefined ? [] : after[to]!.list
@@ -204,7 +217,7 @@ export function reconcile(site: Site, deck: Deck, options: ReconcileOptions): Ed
       if (options.missing === 'go') takeOut(before.unplaced)
       return
     }
-    edits.push({ kind: 'words', block: before.block, words: { [language]: [] } })
+    edits.push(inAll({ kind: 'words', block: before.block, words: { [language]: [] } }))
     if (options.missing === 'keep') keepUnplaced({ ...before }, page, section)
   }
 

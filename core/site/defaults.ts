@@ -191,6 +191,7 @@ export function newSite(name: string, makeId: MakeId): Site {
     pictures: [],
     pages: [newPage(makeId, 'Landing page', '')],
     brief: EMPTY_SITE_BRIEF,
+    shared: [],
     unplaced: [],
     board: [],
   }

@@ -11,10 +11,11 @@ import { boardCardSchema } from './board'
 import { pageBriefSchema, siteBriefSchema } from './brief'
 import { directionsSchema } from './directions'
 import { unplacedSchema } from './passage'
+import { type SharedBlock, sharedSchema } from './shared'
 
 export const FILE_FORMAT = 'yarrowfinch-site'
 /** Version of the file format. A file with a higher one is refused by name; see `upgrade.ts` for lower ones. */
-export const FILE_VERSION = 3
+export const FILE_VERSION = 4
 
 export const pageSchema = z.strictObject({
   id: idSchema,
@@ -45,6 +46,8 @@ export const siteSchema = z.strictObject({
   fonts: z.array(ownFontSchema).max(40),
   pictures: z.array(pictureSchema).max(2000),
   pages: z.array(pageSchema).min(1).max(200),
+  /** Blocks that are defined once and placed many times. */
+  shared: z.array(sharedSchema as z.ZodType<SharedBlock>).max(200),
   brief: siteBriefSchema,
   /** Words of the copy deck that stand on no page, in the order of the deck. */
   unplaced: z.array(unplacedSchema).max(5000),

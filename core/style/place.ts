@@ -32,6 +32,7 @@ export const place = {
   span: property({
     label: 'Columns',
     column: 'place',
+    placing: true,
     schema: z.int().min(1).max(24),
     applies: 'all',
     css: () => [],
@@ -39,6 +40,7 @@ export const place = {
   start: property({
     label: 'From column',
     column: 'place',
+    placing: true,
     schema: z.int().min(1).max(24),
     applies: 'all',
     css: () => [],
@@ -132,6 +134,7 @@ export const place = {
   position: property({
     label: 'Stands',
     column: 'place',
+    placing: true,
     schema: z.enum(['flow', 'backdrop', 'sticky', 'held']),
     applies: 'all',
     css: (value) => {
@@ -156,6 +159,7 @@ export const place = {
   top: property({
     label: 'From top',
     column: 'place',
+    placing: true,
     schema: lengthSchema,
     applies: 'all',
     css: length('top'),
@@ -163,6 +167,7 @@ export const place = {
   right: property({
     label: 'From right',
     column: 'place',
+    placing: true,
     schema: lengthSchema,
     applies: 'all',
     css: length('right'),
@@ -170,6 +175,7 @@ export const place = {
   bottom: property({
     label: 'From bottom',
     column: 'place',
+    placing: true,
     schema: lengthSchema,
     applies: 'all',
     css: length('bottom'),
@@ -177,6 +183,7 @@ export const place = {
   left: property({
     label: 'From left',
     column: 'place',
+    placing: true,
     schema: lengthSchema,
     applies: 'all',
     css: length('left'),
@@ -184,6 +191,7 @@ export const place = {
   selfJustify: property({
     label: 'In its place, across',
     column: 'place',
+    placing: true,
     schema: edges,
     applies: 'all',
     css: (value, at) => {
@@ -194,6 +202,7 @@ export const place = {
   selfAlign: property({
     label: 'In its place, down',
     column: 'place',
+    placing: true,
     schema: edges,
     applies: 'all',
     css: (value, at) => {
@@ -204,6 +213,7 @@ export const place = {
   grow: property({
     label: 'Takes the rest',
     column: 'place',
+    placing: true,
     schema: z.boolean(),
     applies: 'all',
     css: (value, at) => (at.parent === 'grid' || at.parent === 'overlay' ? [] : [['flex', value ? '1 1 0' : '0 1 auto']]),
@@ -211,6 +221,7 @@ export const place = {
   order: property({
     label: 'Order',
     column: 'place',
+    placing: true,
     schema: z.int().min(-20).max(20),
     applies: 'all',
     css: (value) => [['order', String(value)]],
@@ -246,6 +257,7 @@ export const place = {
   spaceBefore: property({
     label: 'Space before',
     column: 'place',
+    placing: true,
     schema: lengthSchema,
     measures: 'space',
     applies: 'all',
@@ -254,6 +266,7 @@ export const place = {
   spaceAfter: property({
     label: 'Space after',
     column: 'place',
+    placing: true,
     schema: lengthSchema,
     measures: 'space',
     applies: 'all',
