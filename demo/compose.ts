@@ -40,7 +40,7 @@ const holder = <K extends Container['kind']>(kind: K, look: Styling, children: B
 
 export const section = (job: Section['job'], look: Styling, children: Block[]): Section =>
   holder('section', look, children, { job })
-export const group = (look: Styling, children: Block[], element?: 'article'): Block =>
+export const group = (look: Styling, children: Block[], element?: 'article' | 'figure'): Block =>
   holder('group', look, children, element ? { element } : {})
 export const eyebrow = (text: string, look: Styling = {}): Block => block('eyebrow', look, words(text))
 export const heading = (level: number, text: string | Span[], look: Styling = {}): Block =>
@@ -60,6 +60,15 @@ export const list = (ordered: boolean, look: Styling, items: string[]): Block =>
     items.map((item) => block('item', {}, words(item))),
     { ordered },
   )
+/** The line under a picture that stands with it in a figure. */
+export const caption = (value: string): Block => block('text', {}, { ...words(value), type: 'small', caption: true })
+/** A table, row by row; its first row and its first column head the others. */
+export const table = (about: string, rows: readonly (readonly string[])[], look: Styling = {}): Block =>
+  block('table', look, {
+    words: { en: rows.flatMap((row, n): Span[] => [...(n > 0 ? [{ kind: 'break' as const }] : []), row.join(' | ')]) },
+    head: 'both',
+    caption: { en: about },
+  })
 /** A size that grows with the width, px at 375 and at 1360 px. */
 export const fluid = (small: number, large: number) => ({
   fluid: { from: { at: 375, px: small }, to: { at: 1360, px: large } },

@@ -4,6 +4,7 @@ import { pixels, token } from '#core/values/length'
 import { role } from '#core/values/colour'
 import { autumnBrief, board, brief } from './observatory-brief'
 import { DIRECTIONS, lamplight } from './observatory-directions'
+import { withInstruments } from './instruments'
 import { withWinter } from './winter'
 import {
   beginSite,
@@ -412,33 +413,35 @@ export function observatory(): Site {
   const linked = JSON.parse(JSON.stringify(sections), (key, value: unknown) =>
     key === 'section' && typeof value === 'string' ? byJob.get(value) : value,
   ) as typeof sections
-  return withWinter({
-    format: FILE_FORMAT,
-    version: FILE_VERSION,
-    name: 'Hollin Ridge Observatory',
-    language: 'en',
-    breakpoints: DEFAULT_BREAKPOINTS,
-    views: [1280, 768, 375],
-    guide: lamplight,
-    directions: DIRECTIONS,
-    fonts: [],
-    pictures: PICTURES.map(painting),
-    brief,
-    shared: [],
-    unplaced: [],
-    board,
-    pages: [
-      {
-        id: page,
-        name: 'Autumn nights',
-        address: '',
-        title: { en: 'Autumn nights at Hollin Ridge Observatory' },
-        brief: autumnBrief,
-        description: {
-          en: 'Two hours under one of the darkest skies in the county. Public evenings on Fridays and Saturdays, September to March. Bring a coat.',
+  return withInstruments(
+    withWinter({
+      format: FILE_FORMAT,
+      version: FILE_VERSION,
+      name: 'Hollin Ridge Observatory',
+      language: 'en',
+      breakpoints: DEFAULT_BREAKPOINTS,
+      views: [1280, 768, 375],
+      guide: lamplight,
+      directions: DIRECTIONS,
+      fonts: [],
+      pictures: PICTURES.map(painting),
+      brief,
+      shared: [],
+      unplaced: [],
+      board,
+      pages: [
+        {
+          id: page,
+          name: 'Autumn nights',
+          address: '',
+          title: { en: 'Autumn nights at Hollin Ridge Observatory' },
+          brief: autumnBrief,
+          description: {
+            en: 'Two hours under one of the darkest skies in the county. Public evenings on Fridays and Saturdays, September to March. Bring a coat.',
+          },
+          sections: linked,
         },
-        sections: linked,
-      },
-    ],
-  })
+      ],
+    }),
+  )
 }

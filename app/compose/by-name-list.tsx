@@ -3,7 +3,7 @@ import { Dialog } from 'radix-ui'
 import { useMemo } from 'react'
 import type { Command } from '../session/command'
 import { useSessionStore } from '../session/context'
-import { ADD_COMMANDS, blockCommands, COMMANDS } from './commands'
+import { ADD_COMMANDS, blockCommands, COMMANDS, copyCommands } from './commands'
 import { Keys } from './keys-shown'
 
 type ListProps = { onDone: () => void; onPlay: () => void }
@@ -18,7 +18,9 @@ function CommandList({ onDone, onPlay }: ListProps) {
   const commands = useMemo((): Command[] => {
     const named = COMMANDS.filter((one, i) => COMMANDS.findIndex((other) => other.name === one.name) === i)
     const play: Command = { name: 'Play page', key: 'P', run: onPlay }
-    return [play, ...ADD_COMMANDS, ...blockCommands(store), ...named].filter((one) => one.possible?.(store) ?? true)
+    return [play, ...ADD_COMMANDS, ...copyCommands(store), ...blockCommands(store), ...named].filter(
+      (one) => one.possible?.(store) ?? true,
+    )
   }, [store, onPlay])
   return (
     <Menu label="Everything by name">

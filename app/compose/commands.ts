@@ -5,6 +5,7 @@ import { hasWords, walk } from '#core/blocks/tree'
 import { plainText } from '#core/values/words'
 import { type Command, UNDO_COMMANDS } from '../session/command'
 import { addBlock, addSection, insertPlace, pasteInPlace } from './insert'
+import { canPlaceCopy, canShare, makeIndependent, placeCopy, selectedCopies, shareSelection } from './shared'
 import {
   deleteSelection,
   duplicateSelection,
@@ -110,6 +111,19 @@ export const COMMANDS: Command[] = [
   { name: 'Delete the selection', key: 'Delete', run: deleteSelection, possible: hasSelection },
   { name: 'Delete the selection', key: 'Backspace', run: deleteSelection, possible: hasSelection },
   { name: 'Put the selection in a group', key: 'Ctrl G', run: groupSelection, possible: hasSelection },
+  { name: 'Make a shared block of the selection', key: 'M', run: shareSelection, possible: canShare },
+  {
+    name: 'Make the copy independent',
+    key: 'Shift M',
+    run: makeIndependent,
+    possible: (store) => selectedCopies(store.getState()).length > 0,
+  },
+  {
+    name: 'Shared blocks: where used, guises, replace',
+    key: 'B',
+    run: (store) => store.setState({ sharedOpen: true }),
+    possible: (store) => store.getState().session.site.shared.length > 0,
+  },
   { name: 'Paste in place', key: 'Ctrl Alt V', run: pasteInPlace, possible: hasCopied },
   { name: 'Paste the style alone', key: 'Alt S', run: (store) => pasteOnly(store, 'style'), possible: hasCopied },
   { name: 'Paste the words alone', key: 'Alt W', run: (store) => pasteOnly(store, 'words'), possible: hasCopied },
@@ -224,6 +238,14 @@ export const ADD_COMMANDS: Command[] = [
   })),
 ]
 
+/** Placing a copy of each shared block. */
+export const copyCommands = (store: SessionStore): Command[] =>
+  store.getState().session.site.shared.map(({ id, name }) => ({
+    name: `Place a copy of ${name}`,
+    run: () => placeCopy(store, id),
+    possible: () => canPlaceCopy(store, id),
+  }))
+
 /** The first words of a block, or of what it holds. */
 function leadOf(block: Block, language: string): string {
   const worded = [...walk(block)].filter(hasWords).find((one) => plainText(one.words[language] ?? []).trim() !== '')
@@ -253,5 +275,6 @@ export const AT_POINTER: readonly (readonly string[])[] = [
   ['Put the selection in a group', 'Take the group away', 'Move the selection up', 'Move the selection down'],
   ['Pick up the style, to put it on what is pressed', 'Paste the style alone', 'Paste the words alone', 'Paste in place'],
   ['Select all of the same kind in the section', 'Select all set in the same way on the page', 'Table of exceptions'],
+  ['Make a shared block of the selection', 'Make the copy independent'],
   ['Re-set the section in another arrangement'],
 ]

@@ -3,6 +3,7 @@ import { useSessionStore, useSession } from '../session/context'
 import { blockAt, boxOf, useFrames } from '../live/frames'
 import { GridHatch } from './grid-hatch'
 import { Marks } from './marks'
+import { SharedMarks } from './shared-marks'
 import { RowGaps } from './row-gaps'
 import { Distances, DistancesTo } from './distances'
 import { useBlockDrag } from './block-drag'
@@ -79,6 +80,7 @@ export function Overlay({ index, scale }: { index: number; scale: number }) {
         <GridHatch index={index} scale={scale} />
         <RowGaps index={index} />
         {under !== undefined && !editing && <Under index={index} id={under} />}
+        <SharedMarks index={index} />
         <Marks index={index} />
         <Distances index={index} />
         {!editing && <DistancesTo index={index} under={under} />}

@@ -13,6 +13,7 @@ import { ADDABLE } from './commands'
 import { useSessionStore, useSession } from '../session/context'
 import { addBlock, addSection, insertPlace } from './insert'
 import { deleteSelection, duplicateSelection } from './on-selection'
+import { canPlaceCopy, placeCopy } from './shared'
 import { blockName, edit, pageOf, select, selected, toggleSelected } from '../session/store'
 import { spanText } from './tray/figures'
 
@@ -122,12 +123,16 @@ function AddBlocks() {
   // The menu depends on the selection: only what can be put there is offered.
   useSession((state) => state.selection)
   const hasSections = useSession((state) => pageOf(state).sections.length > 0)
+  const shared = useSession((state) => state.session.site.shared)
+  const copies = shared
+    .filter(({ id }) => canPlaceCopy(store, id))
+    .map(({ id, name }) => ({ name: `Copy of ${name}`, run: () => placeCopy(store, id) }))
   const kinds = hasSections ? ADDABLE.filter((kind) => insertPlace(store.getState(), kind)) : []
   return (
     <AddMenu
       label="Block"
-      disabled={kinds.length === 0}
-      options={kinds.map((kind) => ({ name: kind, run: () => addBlock(store, kind) }))}
+      disabled={kinds.length + copies.length === 0}
+      options={[...kinds.map((kind) => ({ name: kind, run: () => addBlock(store, kind) })), ...copies]}
     />
   )
 }
@@ -216,7 +221,10 @@ const SectionItem = memo(function SectionItem({ section, index, open, language, 
           >
             <span className="figure text-ink-2">{String(index + 1).padStart(2, '0')}</span>
             <span className="flex min-w-0 items-center gap-1.5">
-              <span className="truncate font-semibold">{blockName(section)}</span>
+              <span className="truncate font-semibold">
+                {blockName(section)}
+                {section.copyOf && <CopySign />}
+              </span>
               <WorkedOn section={section} />
             </span>
             <span className="figure pl-1 text-ink-2 group-hover:invisible">
@@ -254,7 +262,10 @@ const BlockItem = memo(function BlockItem({ block, depth }: { block: Block; dept
         style={{ paddingLeft: 31 + depth * 12 }}
         onClick={(event) => (event.shiftKey || event.ctrlKey || event.metaKey ? toggleSelected : select)(store, block.id)}
       >
-        <span className="truncate">{blockName(block)}</span>
+        <span className="truncate">
+          {blockName(block)}
+          {block.copyOf && <CopySign />}
+        </span>
         {block.hidden ? <EyeOff size={12} aria-label="hidden" /> : <span className="figure text-ink-2">{span}</span>}
       </button>
       {isContainer(block) && block.children.length > 0 && (
@@ -344,6 +355,14 @@ function SectionMenu({ section, onRename }: { section: Section; onRename: () => 
     </DropdownMenu.Root>
   )
 }
+
+/** The sign of a copy of a shared block: a double line around it. */
+const CopySign = () => (
+  <svg role="img" aria-label="shared" width="11" height="9" className="ml-1.5 inline-block" fill="none" stroke="currentColor">
+    <rect x="0.5" y="0.5" width="10" height="8" />
+    <rect x="2.5" y="2.5" width="6" height="4" />
+  </svg>
+)
 
 /** A mark on a section that somebody else works in. */
 function WorkedOn({ section }: { section: Section }) {

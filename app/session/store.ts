@@ -6,6 +6,7 @@ import { EditError } from '#core/edits/edit'
 import { type Edit, editLabel } from '#core/edits/index'
 import { batchOf } from '#core/edits/batch'
 import { joinInverses } from '#core/edits/merge'
+import { forAllCopies, type Reach } from '#core/edits/through-shared'
 import { catchUp, type Lost, makeEdit, openSession, type Session, settle } from '#core/edits/session'
 import type { Block } from '#core/blocks/index'
 import type { Page, Site } from '#core/site/schema'
@@ -70,6 +71,10 @@ export type SessionState = {
   /** True while the table of exceptions is open. */
   exceptionsOpen: boolean
   words: WordsEditing | null
+  /** True while the list of shared blocks is open. */
+  sharedOpen: boolean
+  /** What is changed with a copy that wears a guise: that guise, or all copies. */
+  reach: Reach
   /** Counts layouts of the views, so that what is drawn over them is drawn again. */
   layout: number
 }
@@ -106,6 +111,8 @@ export function createSessionStore(siteId: string, pageId: string, site: Site, r
     pagesOpen: false,
     exceptionsOpen: false,
     words: null,
+    sharedOpen: false,
+    reach: 'guise',
     layout: 0,
   }))
 }
@@ -130,7 +137,9 @@ function perform(store: SessionStore, edit: Edit, gesture?: string): Edit | unde
  * Makes an edit. Edits of one gesture (a drag, a stretch of typing) are one step of undo.
  * @returns true if it was made
  */
-export function edit(store: SessionStore, one: Edit, gesture?: string): boolean {
+export function edit(store: SessionStore, asked: Edit, gesture?: string): boolean {
+  const { session, reach } = store.getState()
+  const one = reach === 'all' ? forAllCopies(session.site, asked) : asked
   const inverse = perform(store, one, gesture)
   if (!inverse) return false
   const { undo } = store.getState()

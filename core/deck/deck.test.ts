@@ -114,7 +114,7 @@ describe('a site and its deck', () => {
     const text = textOf(site)
     expect(text).toMatch(/^# Autumn nights\n\n## Header\n/)
     expect(text).toContain('### Bring a coat. We will bring the galaxies.')
-    for (const words of allWords(site)) expect(plainText([text.replace(/\\/g, '')])).toContain(words.split(/[*_[\]]/)[0]!)
+    for (const words of allWords(site)) expect(plainText([text.replace(/\\/g, '')])).toContain(words.split(/[*_[\]|]/)[0]!)
   })
 
   test('its own text changes nothing', () => {

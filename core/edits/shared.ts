@@ -67,7 +67,7 @@ function madeOn(site: Site, block: Block, edit: Inner): Block {
   const target = 'parent' in edit ? edit.parent : undefined
   if (target === parent) throw new EditError('A shared block is one block; what is added to it goes inside.')
   const { sections } = innerOf(edit).apply(scene, edit).site.pages[0]!
-  const left = block.kind === 'section' ? sections : (sections[0]!.children as Block[])
+  const left = block.kind === 'section' ? sections : ((sections[0]?.children ?? []) as Block[])
   if (left.length !== 1 || left[0]!.id !== block.id) throw new EditError('The outermost block of a shared block stays.')
   checkInside(left[0]!)
   return left[0]!

@@ -26,7 +26,14 @@ const addSecond: Edit = { kind: 'page-add', index: 1, page: second }
 describe('pages of an export', () => {
   test('are a file each, under one stylesheet', () => {
     const files = webFiles(after(addSecond), 'readable').texts.map((one) => one.file)
-    expect(files).toEqual(['index.html', 'winter.html', 'winter-sky-chart.html', 'thank-you.html', 'style.css'])
+    expect(files).toEqual([
+      'index.html',
+      'winter.html',
+      'winter-sky-chart.html',
+      'thank-you.html',
+      'the-instruments.html',
+      'style.css',
+    ])
     expect(textOf(after(addSecond), 'winter.html')).toContain('<link rel="stylesheet" href="style.css">')
   })
 

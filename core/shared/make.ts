@@ -4,7 +4,7 @@ import type { SharedBlock } from '#core/site/shared'
 import type { MakeId } from '#core/values/ids'
 import { plainText } from '#core/values/words'
 import { type Copy, derivedId, guiseOf, independent } from './copies'
-import { inGuise } from './synced'
+import { inGuise, OWN_FIELDS } from './synced'
 
 /** A block tree whose ids are those of parts of a shared block. */
 export function asParts(block: Block, shared: string): Block {
@@ -50,7 +50,7 @@ export function replacedBy(copy: Copy, shared: SharedBlock, makeId: MakeId): { c
   const filled = (block: Block): Block => {
     const next = { ...block } as Record<string, unknown>
     const from = isContainer(block) ? undefined : (take(block.kind) as Record<string, unknown> | undefined)
-    for (const field of ['words', 'alt', 'picture', 'link']) if (from?.[field] !== undefined) next[field] = from[field]
+    for (const field of OWN_FIELDS) if (from?.[field] !== undefined) next[field] = from[field]
     if (isContainer(block)) next.children = block.children.map(filled)
     return next as unknown as Block
   }

@@ -8,9 +8,10 @@ import { isSame } from '#core/values/equal'
 import { type Copy, derivedId, guiseOf, partOf } from './copies'
 
 /** Fields that each copy may have of its own. Words and alternative texts are its own language by language. */
-const OWN = ['words', 'alt', 'picture', 'link'] as const
+export const OWN_FIELDS = ['words', 'alt', 'picture', 'link'] as const
+export type OwnField = (typeof OWN_FIELDS)[number]
 const BY_LANGUAGE: ReadonlySet<string> = new Set(['words', 'alt'])
-export const isOwnField = (field: string): boolean => (OWN as readonly string[]).includes(field)
+export const isOwnField = (field: string): boolean => (OWN_FIELDS as readonly string[]).includes(field)
 
 /** Fields of a kind that a guise may have otherwise. */
 export const fieldsOfGuise = (kind: Block['kind']): string[] =>
@@ -95,7 +96,7 @@ export function synced(copy: Copy, was: SharedBlock, now: SharedBlock, ids: IdsO
     } else Object.assign(block, { name: part.name, sharedPart: id })
     const source = before.get(id) as Record<string, unknown> | undefined
     if (old && source)
-      for (const field of OWN) {
+      for (const field of OWN_FIELDS) {
         const value = ownOrShared(
           field,
           source[field],

@@ -3,12 +3,14 @@ import { hasColumn } from '#core/blocks/applies'
 import { type Block, hasTrait } from '#core/blocks/index'
 import { hasWords } from '#core/blocks/tree'
 import type { Place } from '#core/site/tree'
+import { copyAround } from '#core/shared/copies'
 import { useStyle } from '../../fields/use-style'
 import { blockName } from '../../session/store'
 import { ExtrasColumn, extrasName } from './extras-column'
 import { PictureColumn } from './picture-column'
 import { PlaceColumn } from './place-column'
 import { ScopeColumn } from './scope-column'
+import { SharedColumn } from './shared-column'
 import { StatesColumn } from './states-column'
 import { TogetherColumn } from './together-column'
 import { SurfaceColumn } from './surface-column'
@@ -30,7 +32,9 @@ export function BlockTray({ places: newest, tab, onTab }: { places: readonly Pla
   const { block } = style.place
   const one = places.length === 1
   const every = (has: (block: Block) => boolean) => places.every((place) => has(place.block))
-  const columns: TrayColumn[] = [{ name: 'Place', show: () => <PlaceColumn style={style} /> }]
+  const columns: TrayColumn[] = []
+  if (one && copyAround(style.place)) columns.push({ name: 'Shared', show: () => <SharedColumn place={style.place} /> })
+  columns.push({ name: 'Place', show: () => <PlaceColumn style={style} /> })
   if (block.kind === 'picture' && every(({ kind }) => kind === 'picture'))
     columns.push({ name: 'Picture', show: () => <PictureColumn block={block} style={style} /> })
   const extras = extrasName(block.kind)

@@ -5,6 +5,7 @@ import type { Place } from '#core/site/tree'
 import { scopesOf } from '#core/analysis/values-in-use'
 import { useSessionStore, useSession } from '../../session/context'
 import { blockName, editAll, select } from '../../session/store'
+import { ReachNote } from './shared-column'
 import { AllLike, SelectionTools } from './selection-tools'
 import { WidthsToEdit } from './widths-to-edit'
 
@@ -30,6 +31,7 @@ export function ScopeColumn({ place }: { place: Place }) {
           </Fragment>
         ))}
       </nav>
+      <ReachNote place={place} />
       <SelectionTools hidden={block.hidden ?? false} groups={block.kind !== 'section'} />
       <WidthsToEdit blocks={[block]} />
       <HereAlone block={block} />

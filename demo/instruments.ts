@@ -1,0 +1,150 @@
+import type { Block } from '#core/blocks/index'
+import { isContainer } from '#core/blocks/tree'
+import { applyEdit, type Edit } from '#core/edits/index'
+import { newPage } from '#core/site/defaults'
+import type { Site } from '#core/site/schema'
+import { findBlock } from '#core/site/tree'
+import { sharedOf } from '#core/shared/copies'
+import { newCopy } from '#core/shared/make'
+import { role } from '#core/values/colour'
+import { idMaker } from '#core/values/ids'
+import { pixels, token } from '#core/values/length'
+import { caption, group, heading, link, picture, section, table, text, eyebrow } from './compose'
+import { seeded } from './noise'
+
+const INSTRUMENTS = [
+  {
+    name: 'The Long Telescope',
+    about:
+      'Three metres of brass and patience. It was a school’s, then a farmer’s, and since 1978 it is whoever’s turn it is. It turns by hand, so that you feel the sky move.',
+    picture: 'the-long-telescope',
+    alt: 'A long brass telescope under an open dome',
+    caption: 'Carried up the hill in four parts, by eleven people and a horse.',
+  },
+  {
+    name: 'The wide one',
+    about:
+      'Short, fat and black, with a mirror as large as a tea tray. It gathers faint light: galaxies, the dust in the Hunter, and one very lost weather balloon.',
+    picture: 'cloud-in-the-hunter',
+    alt: 'A cloud of glowing dust among stars',
+    caption: 'The cloud in the Hunter, forty minutes of light, a January night.',
+  },
+  {
+    name: 'The little Moon glass',
+    about:
+      'It stands on the wall by the stove and anybody may push it. Children find the craters first, because nobody tells them where to look.',
+    picture: 'moon',
+    alt: 'The Moon, with craters along the line of shadow',
+    caption: 'Nine days old. The long shadows are where it is worth looking.',
+  },
+]
+
+const FIGURES = [
+  ['Instrument', 'Opening', 'Length', 'Weight', 'Best on'],
+  ['The Long Telescope', '203 mm', '3.1 m', '410 kg', 'Planets'],
+  ['The wide one', '457 mm', '1.9 m', '95 kg', 'Galaxies'],
+  ['The little Moon glass', '80 mm', '0.6 m', '4 kg', 'The Moon'],
+  ['Your own two eyes', '7 mm', '24 mm', '15 g', 'Everything else'],
+]
+
+/** One row: a picture with its caption, and words beside it. It is shared, so that all rows are set at once. */
+function row(): Block {
+  return group({ name: 'Instrument', layout: 'grid', rowGap: token('space-5'), align: 'center', spaceAfter: token('space-8') }, [
+    group(
+      { name: 'Figure', span: 7, layout: 'column', rowGap: token('space-2'), middle: { span: 8 }, narrow: { span: 4 } },
+      [picture('moon', '', { aspect: { width: 16, height: 10 }, fit: 'cover' }), caption('Where it was taken, and when.')],
+      'figure',
+    ),
+    group({ name: 'Words', span: 5, layout: 'column', middle: { span: 8 }, narrow: { span: 4 } }, [
+      heading(2, 'The instrument', { spaceAfter: token('space-3') }),
+      text('What it is good for, and what it is like to stand at.'),
+    ]),
+  ])
+}
+
+const childrenOf = (block: Block): Block[] => (isContainer(block) ? block.children : [])
+
+/** Adds the page of the instruments: rows that are copies of one shared block, every other one in a guise, and a table. */
+export function withInstruments(site: Site): Site {
+  const makeId = idMaker(seeded(1978))
+  let now = site
+  const make = (edit: Edit) => (now = applyEdit(now, edit).site)
+  const home = site.pages[0]!.id
+  const first = row()
+  const work = section('work', { paddingTop: token('space-8'), paddingBottom: token('space-6') }, [first])
+  const sections = [
+    section(
+      'header',
+      { fill: role('night'), ink: role('on-primary'), paddingTop: token('space-4'), paddingBottom: token('space-4') },
+      [
+        link(
+          'Hollin Ridge Observatory',
+          { page: home },
+          { name: 'Name', span: 8, narrow: { span: 4 }, face: 'heading', weight: 560, size: pixels(20), underline: false },
+        ),
+        link(
+          'Autumn nights',
+          { page: home },
+          { span: 4, start: 9, selfJustify: 'end', middle: { span: 8, start: 1 }, narrow: { span: 4 } },
+          'small',
+        ),
+      ],
+    ),
+    section('opening', { paddingTop: token('space-8') }, [
+      eyebrow('What you look through'),
+      heading(1, 'Three telescopes and a stove', { span: 8 }),
+      text(
+        'None of them is new. All of them work. Ask before you touch the brass; the stove needs no asking.',
+        { span: 6 },
+        'lead',
+      ),
+    ]),
+    work,
+    section('reasons', { paddingBottom: token('space-9') }, [
+      heading(2, 'The figures, for those who ask', { spaceAfter: token('space-5') }),
+      table('The instruments of Hollin Ridge, measured', FIGURES, { narrow: { rows: 'scroll' } }),
+    ]),
+    section(
+      'footer',
+      { fill: role('night'), ink: role('on-primary'), paddingTop: token('space-6'), paddingBottom: token('space-6') },
+      [text('Hollin Ridge Observatory is run by volunteers, above Hollin, on the coast road.', {}, 'small')],
+    ),
+  ]
+  const page = {
+    ...newPage(makeId, 'The instruments', 'the-instruments'),
+    title: { en: 'The instruments of Hollin Ridge Observatory' },
+    description: { en: 'Three telescopes, what each is good for, and their figures. And a stove.' },
+    sections,
+  }
+  make({ kind: 'page-add', index: now.pages.length, page })
+  make({ kind: 'share', block: first.id, shared: 'instrument', name: 'Instrument' })
+  INSTRUMENTS.slice(1).forEach((_, n) =>
+    make({ kind: 'insert', parent: work.id, index: n + 1, blocks: [newCopy(sharedOf(now, 'instrument')!, makeId)] }),
+  )
+  const [figure] = childrenOf(sharedOf(now, 'instrument')!.block)
+  make({
+    kind: 'guises',
+    shared: 'instrument',
+    guises: [
+      {
+        id: 'turned',
+        name: 'Picture at the right',
+        parts: { [figure!.id]: { style: { base: { order: 1 }, below: { middle: { order: 0 } } } } },
+      },
+    ],
+  })
+  childrenOf(findBlock(now, work.id)!.block).forEach((copy, n) => {
+    const instrument = INSTRUMENTS[n]!
+    const [[image, below], [title, about]] = childrenOf(copy).map(childrenOf) as [[Block, Block], [Block, Block]]
+    make({ kind: 'field', block: image.id, field: 'picture', value: instrument.picture })
+    make({ kind: 'field', block: image.id, field: 'alt', value: { en: instrument.alt } })
+    for (const [block, words] of [
+      [below, instrument.caption],
+      [title, instrument.name],
+      [about, instrument.about],
+    ] as const)
+      make({ kind: 'words', block: block.id, words: { en: [words] } })
+    if (n === 1) make({ kind: 'guise', block: copy.id, guise: 'turned' })
+  })
+  return now
+}
