@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
+import type { Breakpoint } from '#core/grid/breakpoint'
 import type { Guise, SharedBlock } from '#core/site/shared'
 import { copiesOf, type Placed, partWith } from '#core/shared/copies'
 import { propertyOf, type PropertyName } from '#core/style/registry'
@@ -173,14 +174,19 @@ function Uses({ copies, onClose }: { copies: readonly Placed[]; onClose: () => v
 }
 
 /** What a guise has otherwise, part by part: “Heading: colour accent”. */
-function differences(shared: SharedBlock, guise: Guise): string[] {
+function differences(shared: SharedBlock, guise: Guise, breakpoints: readonly Breakpoint[]): string[] {
   return Object.entries(guise.parts).flatMap(([id, { style, fields }]) => {
     const part = partWith(shared, id)
     if (!part) return []
     const name = part === shared.block ? shared.name : blockName(part)
     const values = [...scopesOf({ style: style ?? {} } as never)].flatMap(([scope, set]) =>
       Object.entries(set).map(([property, value]) => {
-        const where = scope === 'base' ? '' : scope === 'hover' ? ' on hover' : ' in a narrower range'
+        const where =
+          scope === 'base'
+            ? ''
+            : scope === 'hover'
+              ? ' on hover'
+              : ` below ${breakpoints.find((one) => one.id === scope.below)?.below ?? scope.below}`
         return `${propertyOf(property as PropertyName).label.toLowerCase()} ${valueInWords(value)}${where}`
       }),
     )
@@ -194,7 +200,8 @@ function differences(shared: SharedBlock, guise: Guise): string[] {
 function GuiseRow({ shared, guise, count }: { shared: SharedBlock; guise: Guise; count: number }) {
   const store = useSessionStore()
   const set = (guises: Guise[]) => edit(store, { kind: 'guises', shared: shared.id, guises })
-  const differs = differences(shared, guise)
+  const breakpoints = useSession((state) => state.session.site.breakpoints)
+  const differs = differences(shared, guise, breakpoints)
   return (
     <div className="border-t border-line py-1.5">
       <div className="flex items-center gap-2">
