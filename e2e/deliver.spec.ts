@@ -126,7 +126,7 @@ test('no rule of the exported stylesheet goes unused at all widths, and Chromium
   }
   // The pages of a site share their stylesheet: a rule is unused where no page has use for it.
   let unused: string[] | undefined
-  for (const file of ['index', 'winter-sky-chart', 'thank-you']) {
+  for (const file of ['index', 'winter-sky-chart', 'thank-you', 'the-instruments']) {
     await page.goto(`${app.url}/visit/${id}/${file}.html`)
     const found = await page.evaluate(look, css)
     unused = unused?.filter((one) => found.unused.includes(one)) ?? found.unused

@@ -1,11 +1,13 @@
 import { ChevronDown } from 'lucide-react'
 import { Popover } from 'radix-ui'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { lengthText, parseLength } from '#core/style/length-text'
+import { lengthProblem } from '#core/style/length-range'
 import { LENGTH_UNITS, type Length } from '#core/values/length'
 import { growthPer100 } from '#core/type/fluid'
 import { useAsked } from '../ui/asked'
 import { NumberField } from '../ui/number-field'
+import { Refusal, useRefusal } from '../ui/refusal'
 import { steady } from '../ui/steady'
 import { useOfferedGuide } from '../session/context'
 
@@ -14,6 +16,8 @@ export type LengthOptions = {
   tokens?: 'spaces' | 'corners'
   units?: readonly (typeof LENGTH_UNITS)[number][]
   fluid?: boolean
+  /** The least figure that it takes; any, if it is not said. */
+  least?: number
 }
 type LengthFieldProps = LengthOptions & {
   label: string
@@ -24,16 +28,32 @@ type LengthFieldProps = LengthOptions & {
 
 const DEFAULT_UNITS = ['px', '%', 'rem', 'vh', 'columns'] as const
 
-function Field({ label, value, tokens, units = DEFAULT_UNITS, fluid = true, placeholder = 'Not set', onChange }: LengthFieldProps) {
+function Field({
+  label,
+  value,
+  tokens,
+  units = DEFAULT_UNITS,
+  fluid = true,
+  least,
+  placeholder = 'Not set',
+  onChange,
+}: LengthFieldProps) {
   const guide = useOfferedGuide()
   const [draft, setDraft] = useState<string | null>(null)
   const [newest, ask] = useAsked(value)
   const names = tokens ? guide[tokens] : []
   const text = draft ?? (value ? lengthText(value) : '')
 
-  const take = (typed: string) => {
+  const [refused, refuse] = useRefusal()
+  const field = useRef<HTMLSpanElement>(null)
+
+  const settle = () => {
     setDraft(null)
+    refuse('')
+  }
+  const take = (typed: string) => {
     if (typed.trim() === '') {
+      settle()
       if (value) onChange(null)
       return
     }
@@ -43,32 +63,48 @@ function Field({ label, value, tokens, units = DEFAULT_UNITS, fluid = true, plac
       names.map((one) => one.name),
       unit,
     )
-    if (parsed && lengthText(parsed) !== (value && lengthText(value))) onChange(parsed)
+    const problem = lengthProblem(parsed, least)
+    if (!parsed || problem !== undefined) return refuse(`${label} takes ${problem}.`)
+    settle()
+    if (lengthText(parsed) !== (value && lengthText(value))) onChange(parsed)
+  }
+  const leave = (typed: string) => {
+    take(typed)
+    if (refused !== '') settle()
   }
   return (
-    <span className="flex h-[26px] min-w-0 flex-1 items-center rounded-2 border border-line-strong bg-field focus-within:border-ink">
+    <span
+      ref={field}
+      className={`flex h-[26px] min-w-0 flex-1 items-center rounded-2 border bg-field ${refused ? 'border-rust' : 'border-line-strong focus-within:border-ink'}`}
+    >
       <input
         aria-label={label}
+        aria-invalid={refused !== ''}
         title="A figure with its unit, a token, or “38 to 76” for a size that grows with the width"
         className="figure min-w-0 flex-1 bg-transparent pl-1.5 outline-none placeholder:text-muted"
         value={text}
         placeholder={placeholder}
-        onChange={(event) => setDraft(event.target.value)}
-        onBlur={(event) => draft !== null && take(event.target.value)}
+        onChange={(event) => {
+          setDraft(event.target.value)
+          refuse('')
+        }}
+        onBlur={(event) => draft !== null && leave(event.target.value)}
         onKeyDown={(event) => {
           if (event.key === 'Enter') take(event.currentTarget.value)
-          else if (event.key === 'Escape') setDraft(null)
+          else if (event.key === 'Escape') settle()
           else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
             const now = newest()
             if (now && !('unit' in now)) return
             event.preventDefault()
             const by = (event.key === 'ArrowUp' ? 1 : -1) * (event.shiftKey ? 10 : 1)
-            const next: Length = { value: (now?.value ?? 0) + by, unit: now?.unit ?? 'px' }
+            const next: Length = { value: Math.max(least ?? -Infinity, (now?.value ?? 0) + by), unit: now?.unit ?? 'px' }
+            if (lengthProblem(next, least) !== undefined) return
             ask(next)
             onChange(next)
           }
         }}
       />
+      {refused !== '' && <Refusal sentence={refused} field={field} />}
       <Popover.Root>
         <Popover.Trigger
           aria-label={`${label}: tokens and units`}

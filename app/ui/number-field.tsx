@@ -1,5 +1,6 @@
-import { type KeyboardEvent, useState } from 'react'
+import { type KeyboardEvent, useRef, useState } from 'react'
 import { useAsked } from './asked'
+import { Refusal, useRefusal } from './refusal'
 import { steady } from './steady'
 
 type NumberFieldProps = {
@@ -41,49 +42,80 @@ function Field({
 
   const [newest, ask] = useAsked(value)
 
-  const take = (text: string) => {
+  const [refused, refuse] = useRefusal()
+  const field = useRef<HTMLSpanElement>(null)
+
+  const settle = () => {
     setDraft(null)
-    if (text.trim() === '') {
+    refuse('')
+  }
+  const take = (text: string) => {
+    const typed = text.trim().replace(',', '.').replace('−', '-')
+    if (typed === '') {
+      settle()
       if (value !== null) onClear?.()
       return
     }
-    const number = Number(text.trim().replace(',', '.'))
-    if (!Number.isFinite(number)) return
-    const bounded = Math.min(most, Math.max(least, whole ? Math.round(number) : number))
-    if (bounded === newest()) return
-    ask(bounded)
-    onChange(bounded)
+    const number = /^[+-]?(\d+\.?\d*|\.\d+)$/.test(typed) ? Number(typed) : NaN
+    // What is refused stays in the field, with what it may be, and never goes further.
+    if (!(number >= least && number <= most) || (whole && !Number.isInteger(number)))
+      return refuse(`${label} takes ${inWords(least, most, whole)}.`)
+    settle()
+    if (number === newest()) return
+    ask(number)
+    onChange(number)
+  }
+  const leave = (text: string) => {
+    take(text)
+    if (refused !== '') settle()
   }
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key === 'Enter') take(event.currentTarget.value)
     else if (event.key === 'Escape') {
-      setDraft(null)
+      settle()
       event.currentTarget.blur()
     } else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
       event.preventDefault()
       const by = (event.key === 'ArrowUp' ? 1 : -1) * step * (event.shiftKey ? 10 : 1)
-      take(String(Number(((Number(draft ?? newest() ?? 0) || 0) + by).toFixed(4))))
+      const next = Number(((Number(draft ?? newest() ?? 0) || 0) + by).toFixed(4))
+      take(String(Math.min(most, Math.max(least, next))))
     }
   }
   return (
     <span
-      className={`flex h-[26px] min-w-0 items-center rounded-2 border border-line-strong bg-field focus-within:border-ink ${className}`}
+      ref={field}
+      className={`flex h-[26px] min-w-0 items-center rounded-2 border bg-field ${refused ? 'border-rust' : 'border-line-strong focus-within:border-ink'} ${className}`}
     >
       {prefix !== '' && <span className="pl-1.5 text-muted">{prefix}</span>}
       <input
         aria-label={label}
+        aria-invalid={refused !== ''}
         inputMode="decimal"
         className="figure min-w-0 flex-1 bg-transparent px-1.5 outline-none placeholder:text-muted"
         value={shown}
         placeholder={placeholder}
-        onChange={(event) => setDraft(event.target.value)}
-        onBlur={(event) => draft !== null && take(event.target.value)}
+        onChange={(event) => {
+          setDraft(event.target.value)
+          refuse('')
+        }}
+        onBlur={(event) => draft !== null && leave(event.target.value)}
         onKeyDown={onKeyDown}
       />
       {unit !== '' && <span className="figure pr-1.5 text-muted">{unit}</span>}
+      {refused !== '' && <Refusal sentence={refused} field={field} />}
     </span>
   )
 }
 
-/** A figure with its unit. Enter or leaving takes it; what is no number or out of range goes back to what it was. */
+/** What a field takes, in words: “a whole number from 1 to 12”. */
+function inWords(least: number, most: number, whole: boolean): string {
+  const what = whole ? 'a whole number' : 'a figure'
+  if (least === -Infinity) return most === Infinity ? what : `${what} of ${most} at most`
+  return most === Infinity ? `${what} of ${least} or more` : `${what} from ${least} to ${most}`
+}
+
+/**
+ * A figure with its unit. Enter or leaving takes it. What is no number or out of range is refused with what may stand
+ * there, and goes back to what it was when the field is left once more.
+ */
 export const NumberField = steady(Field)

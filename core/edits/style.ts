@@ -2,9 +2,12 @@ import { produce } from 'immer'
 import { z } from 'zod'
 import { idSchema } from '#core/values/ids'
 import { appliesTo } from '#core/blocks/applies'
+import { lengthProblem } from '#core/style/length-range'
+import { lengthSchema } from '#core/values/length'
 import {
   properties,
   propertyNames,
+  propertyOf,
   type PropertyName,
   type Scope,
   scopeSchema,
@@ -41,6 +44,14 @@ const SAMPLES: Changes[] = [
   { position: 'sticky', top: { value: 10, unit: 'px' } },
 ]
 
+/** Checks that a length is one that its property can have. Files of earlier versions may have others. @throws EditError */
+function checkRange(name: PropertyName, value: unknown): void {
+  const { least, label } = propertyOf(name)
+  const length = least === undefined ? undefined : lengthSchema.safeParse(value)
+  const problem = length?.success ? lengthProblem(length.data, least) : undefined
+  if (problem !== undefined) throw new EditError(`${label} takes ${problem}.`)
+}
+
 /** Sets style values of a block in one scope, or takes them away. */
 export const styleEdit: EditKind<StyleEdit> = {
   kind: 'style',
@@ -69,6 +80,7 @@ export const styleEdit: EditKind<StyleEdit> = {
     for (const name of names) {
       if (!appliesTo(name, place.block.kind))
         throw new EditError(`A ${place.block.kind} has no ${properties[name].label.toLowerCase()}.`)
+      checkRange(name, edit.values[name])
       old[name] = before?.[name] ?? null
     }
     const next = produce(site, (draft) => {

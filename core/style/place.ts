@@ -48,6 +48,7 @@ export const place = {
   gap: property({
     label: 'Gap across',
     column: 'place',
+    least: 0,
     schema: lengthSchema,
     measures: 'space',
     applies: ['layout'],
@@ -56,6 +57,7 @@ export const place = {
   rowGap: property({
     label: 'Gap down',
     column: 'place',
+    least: 0,
     schema: lengthSchema,
     measures: 'space',
     applies: ['layout'],
@@ -113,6 +115,7 @@ export const place = {
   itemWidth: property({
     label: 'Items at least',
     column: 'place',
+    least: 0,
     schema: lengthSchema,
     applies: ['columns'],
     css: () => [],
@@ -229,6 +232,7 @@ export const place = {
   width: property({
     label: 'Width',
     column: 'place',
+    least: 0,
     schema: lengthSchema,
     applies: 'all',
     css: length('width'),
@@ -236,6 +240,7 @@ export const place = {
   maxWidth: property({
     label: 'At most',
     column: 'place',
+    least: 0,
     schema: lengthSchema,
     applies: 'all',
     css: length('max-width'),
@@ -243,6 +248,7 @@ export const place = {
   minHeight: property({
     label: 'Height, least',
     column: 'place',
+    least: 0,
     schema: lengthSchema,
     applies: 'all',
     css: length('min-height'),
@@ -250,6 +256,7 @@ export const place = {
   height: property({
     label: 'Height',
     column: 'place',
+    least: 0,
     schema: lengthSchema,
     applies: 'all',
     css: length('height'),
@@ -275,6 +282,7 @@ export const place = {
   paddingTop: property({
     label: 'Padding top',
     column: 'place',
+    least: 0,
     schema: lengthSchema,
     measures: 'space',
     applies: 'all',
@@ -283,6 +291,7 @@ export const place = {
   paddingBottom: property({
     label: 'Padding bottom',
     column: 'place',
+    least: 0,
     schema: lengthSchema,
     measures: 'space',
     applies: 'all',
@@ -291,6 +300,7 @@ export const place = {
   paddingSides: property({
     label: 'Padding sides',
     column: 'place',
+    least: 0,
     schema: lengthSchema,
     measures: 'space',
     applies: ['sides'],

@@ -33,6 +33,8 @@ export type Property<S extends z.ZodType> = {
   applies: Applies
   /** What kind of value of the style guide it takes, where it is a length: those are counted and gathered by their kind. */
   measures?: 'space' | 'corner' | 'size'
+  /** The least figure of a length, where one below it means nothing. */
+  least?: number
   /** True where it says where a block stands in what holds it: that is each copy's own of a shared block. */
   placing?: boolean
   /** True where it may differ on hover. */

@@ -61,6 +61,7 @@ export const surface = {
   corner: property({
     label: 'Corners',
     column: 'surface',
+    least: 0,
     schema: lengthSchema,
     measures: 'corner',
     applies: ['box'],

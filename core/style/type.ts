@@ -24,6 +24,7 @@ export const type = {
   size: property({
     label: 'Size',
     column: 'type',
+    least: 0,
     schema: lengthSchema,
     measures: 'size',
     applies: ['type'],

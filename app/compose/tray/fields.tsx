@@ -1,4 +1,4 @@
-import { properties, type PropertyName, type PropertyValue } from '#core/style/registry'
+import { properties, type PropertyName, propertyOf, type PropertyValue } from '#core/style/registry'
 import type { Length } from '#core/values/length'
 import { Choice, type Option } from '../../ui/choice'
 import { NumberField } from '../../ui/number-field'
@@ -28,11 +28,17 @@ export function LengthOf({
   return (
     <LengthField
       label={properties[name].label}
+      {...leastOf(name)}
       {...shown({ style, name, placeholder }, fallback)}
       onChange={(value) => style.set({ [name]: value })}
       {...options}
     />
   )
+}
+
+const leastOf = (name: PropertyName) => {
+  const { least } = propertyOf(name)
+  return least === undefined ? {} : { least }
 }
 
 /** A property that is one of several words. */

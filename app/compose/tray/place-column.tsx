@@ -63,6 +63,7 @@ export function PlaceColumn({ style }: { style: StyleAccess }) {
         <Row label="Padding" style={style} names={['paddingTop', 'paddingBottom', 'paddingSides']}>
           <LengthField
             label="Padding top and bottom"
+            least={0}
             placeholder={style.isMixed('paddingTop') ? MIXED : 'Ends'}
             tokens="spaces"
             value={style.get('paddingTop')}
