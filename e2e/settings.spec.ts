@@ -166,7 +166,7 @@ test('a page is added, given an address and a title, linked to, and deleted', as
   await openSite(page, app, SITE)
   await page.getByRole('button', { name: 'Add a page' }).click()
   await page.waitForURL(/pages\/(?!autumn)/)
-  await expect(tray(page).getByRole('heading', { name: 'Page 4' })).toBeVisible()
+  await expect(tray(page).getByRole('heading', { name: 'Page 5' })).toBeVisible()
   const address = page.getByLabel('Address')
   await address.fill('Spring Sky Chart')
   await address.press('Enter')

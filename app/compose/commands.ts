@@ -21,6 +21,7 @@ import {
   toggleHidden,
   ungroupSelection,
 } from './on-selection'
+import { openViews, toggleMainAndNarrow } from '../session/desk'
 import { allSelected, blockName, type SessionStore, pageOf, select, selected, selectMany } from '../session/store'
 
 const hasGroup = (store: SessionStore) => allSelected(store.getState()).some((one) => one.block.kind === 'group')
@@ -77,8 +78,8 @@ function leaveOrDeselect(store: SessionStore): void {
 function editWords(store: SessionStore): void {
   const state = store.getState()
   const place = selected(state)
-  const view = state.shown === 'all' ? 0 : state.shown
-  if (place && 'words' in place.block) store.setState({ words: { block: place.block.id, view } })
+  const [view] = openViews(state)
+  if (place && 'words' in place.block) store.setState({ words: { block: place.block.id, view: view! } })
   else selectInside(store)
 }
 
@@ -90,7 +91,7 @@ function cycleScope(store: SessionStore): void {
   store.setState({ scope: next ? { below: next.id } : 'base' })
 }
 
-const toggle = (name: 'grid' | 'distances' | 'tray') => (store: SessionStore) =>
+const toggle = (name: 'grid' | 'distances' | 'tray' | 'order') => (store: SessionStore) =>
   store.setState((state) => ({ [name]: !state[name] }))
 
 function openReSet(store: SessionStore): void {
@@ -201,6 +202,8 @@ export const COMMANDS: Command[] = [
   { name: 'Column grid', key: 'G', run: toggle('grid') },
   { name: 'Distances', key: 'D', run: toggle('distances') },
   { name: 'Tray', key: 'T', run: toggle('tray') },
+  { name: 'Running order', key: 'O', run: toggle('order') },
+  { name: 'Widest and narrowest view alone, or all', key: 'F', run: toggleMainAndNarrow },
   { name: 'Wire look in all views', key: 'W', run: toggleWire },
   {
     name: 'Compare the wire look and the finished look',

@@ -1,5 +1,6 @@
 import { CircleHelp, Frame as FrameIcon, Grid3x3, Ruler, Slash, SquareSplitHorizontal } from 'lucide-react'
-import { Group, Panel, Separator } from 'react-resizable-panels'
+import { useEffect, useRef } from 'react'
+import { Group, Panel, Separator, usePanelRef } from 'react-resizable-panels'
 import { Link } from 'react-router'
 import { BarTools } from '../screen/bar-tools'
 import { SiteBar } from '../screen/site-bar'
@@ -13,6 +14,7 @@ import { useClipboard } from './clipboard'
 import { useSessionStore, useSession } from '../session/context'
 import { useKeys } from './keys'
 import { Stage } from './stage'
+import { openViews, useDesk } from '../session/desk'
 import { blockName, pageOf } from '../session/store'
 import { BlockTray, Tray } from './tray/tray'
 import { WidthRuler } from './width-ruler'
@@ -35,6 +37,7 @@ export function Compose(props: SiteScreenProps) {
 }
 
 function Screen({ exportedRevision }: { exportedRevision: number | null }) {
+  useDesk()
   useKeys()
   useClipboard()
   useWhenIdle(() => {
@@ -46,7 +49,16 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
   const store = useSessionStore()
   const tray = useSession((state) => state.tray)
   const comparing = useSession((state) => state.comparing)
-  const width = useSession(({ shown, session }) => session.site.views[shown === 'all' ? 0 : shown] ?? session.site.views[0]!)
+  const width = useSession((state) => state.session.site.views[openViews(state)[0]!]!)
+  const order = useSession((state) => state.order)
+  const trayPanel = usePanelRef()
+  const trayHeight = useRef<number | null>(null)
+  useEffect(() => {
+    // The height that it was left with, once it is known; later ones are the drag's own.
+    const height = store.getState().trayHeight
+    if (tray && height !== null && trayHeight.current === null) trayPanel.current?.resize(`${height}px`)
+    trayHeight.current = height
+  }, [store, tray, trayPanel])
   const chooser = useSession((state) => state.chooser)
   const reSet = useSession((state) => pageOf(state).sections.find((one) => one.id === state.chooser?.section))
   const pages = useSession((state) => state.pagesOpen)
@@ -58,9 +70,13 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
       <Group orientation="vertical" className="min-h-0 flex-1">
         <Panel id="page" minSize="200px">
           <div className="flex h-full">
-            <aside aria-label="Running order" className="w-[212px] shrink-0 border-r border-line-strong">
-              <RunningOrder />
-            </aside>
+            {order ? (
+              <aside aria-label="Running order" className="w-[212px] shrink-0 border-r border-line-strong">
+                <RunningOrder />
+              </aside>
+            ) : (
+              <FoldedOrder />
+            )}
             <main className="flex min-w-0 flex-1 flex-col">
               {comparing ? (
                 <Compare width={width} />
@@ -82,7 +98,14 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
               className="h-1 -mb-1 z-10 relative data-[separator=hover]:bg-yarrow data-[separator=active]:bg-yarrow"
               aria-label="Height of the tray"
             />
-            <Panel id="tray" defaultSize="236px" minSize="120px" maxSize="60%">
+            <Panel
+              id="tray"
+              panelRef={trayPanel}
+              onResize={({ inPixels }) => store.setState({ trayHeight: Math.round(inPixels) })}
+              defaultSize="236px"
+              minSize="120px"
+              maxSize="60%"
+            >
               <Tray />
             </Panel>
           </>
@@ -94,6 +117,21 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
       {shared && <SharedDialog onClose={() => store.setState({ sharedOpen: false })} />}
       {pages && <PagesDialog onClose={() => store.setState({ pagesOpen: false })} />}
     </div>
+  )
+}
+
+/** The running order, folded: a press or its key brings it back. */
+function FoldedOrder() {
+  const store = useSessionStore()
+  return (
+    <button
+      type="button"
+      title="Running order (O)"
+      className="flex w-7 shrink-0 items-start justify-center border-r border-line-strong bg-panel pt-2 hover:bg-ground"
+      onClick={() => store.setState({ order: true })}
+    >
+      <span className="[writing-mode:vertical-rl] text-label">Running order</span>
+    </button>
   )
 }
 

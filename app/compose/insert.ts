@@ -3,6 +3,7 @@ import { newBlock, newSection } from '#core/blocks/defaults'
 import { hasWords, isContainer, walk } from '#core/blocks/tree'
 import { findBlock, withNewIds } from '#core/site/tree'
 import type { Edit } from '#core/edits/index'
+import { openViews } from '../session/desk'
 import {
   blockName,
   type SessionState,
@@ -51,8 +52,9 @@ function insert(store: SessionStore, block: Block): void {
 export function addBlock(store: SessionStore, kind: BlockKind): void {
   const block = newBlock(kind, makeId)
   insert(store, block)
-  const { selection, shown } = store.getState()
-  if (selection === block.id && hasWords(block)) store.setState({ words: { block: block.id, view: shown === 'all' ? 0 : shown } })
+  const { selection } = store.getState()
+  if (selection === block.id && hasWords(block))
+    store.setState({ words: { block: block.id, view: openViews(store.getState())[0]! } })
 }
 
 export const addSection = (store: SessionStore, job: Job): void => insert(store, newSection(job, makeId))

@@ -2,6 +2,7 @@ import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } fr
 import { useSessionStore, useSession } from '../session/context'
 import { boxOf, FramesProvider, type Frames } from '../live/frames'
 import { createViewRenderer } from '../live/rendering'
+import { openViews, toggleView } from '../session/desk'
 import { pageOf } from '../session/store'
 import { View } from './view'
 
@@ -9,6 +10,9 @@ import { View } from './view'
 const CAPTION = 36
 const GAP = 14
 const SIDE = 30
+
+/** Width of a view that is folded, px. */
+const STRIP = 28
 
 /** Scales at which views stand side by side in a width, those with a zoom of their own left out of the sharing. */
 function scalesFor(widths: readonly number[], zooms: readonly (number | null)[], available: number): number[] {
@@ -45,18 +49,20 @@ export function Stage() {
     [site.language],
   )
 
-  const indexes = useMemo(
-    () => (shown === 'all' || shown >= site.views.length ? site.views.map((_, i) => i) : [shown]),
-    [shown, site.views],
-  )
+  const folded = useSession((state) => state.foldedViews)
+  const open = useSession((state) => openViews(state).join())
+  const indexes = useMemo(() => open.split(',').map(Number), [open])
+  /** Views that are folded to a strip beside those that are open. */
+  const strips = shown === 'all' ? site.views.flatMap((width, i) => (indexes.includes(i) ? [] : [width])) : []
+  const room = available - strips.length * (STRIP + GAP)
   const scales = useMemo(() => {
     const widths = indexes.map((i) => site.views[i]!)
     return scalesFor(
       widths,
       indexes.map((i) => zooms[i] ?? (shown === 'all' ? null : Math.min(1, (available - SIDE - 2 * GAP) / site.views[i]!))),
-      available,
+      room,
     )
-  }, [indexes, site.views, zooms, available, shown])
+  }, [indexes, site.views, zooms, available, room, shown])
 
   const layOut = useCallback(() => {
     const views = [...frames.current.values()]
@@ -137,10 +143,28 @@ export function Stage() {
                 onLater={later}
               />
             ))}
+          {folded.length > 0 && strips.map((width) => <FoldedView key={width} width={width} />)}
         </div>
         <RowNumbers rows={rows} />
       </div>
     </FramesProvider>
+  )
+}
+
+/** A view that is folded: its width, to press. */
+function FoldedView({ width }: { width: number }) {
+  const store = useSessionStore()
+  return (
+    <button
+      type="button"
+      aria-label={`Unfold the view at ${width}`}
+      title={`Unfold the view at ${width}`}
+      className="sticky top-0 flex h-32 shrink-0 items-start justify-center border border-line-strong bg-panel pt-2 hover:border-ink"
+      style={{ width: STRIP, marginTop: 4 }}
+      onClick={() => toggleView(store, width)}
+    >
+      <span className="figure [writing-mode:vertical-rl]">{width}</span>
+    </button>
   )
 }
 

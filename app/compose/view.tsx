@@ -1,9 +1,10 @@
-import { Frame as FrameIcon, Minus, Plus } from 'lucide-react'
+import { FoldHorizontal, Frame as FrameIcon, Minus, Plus } from 'lucide-react'
 import { memo, useEffect, useRef } from 'react'
 import { rangeAt } from '#core/grid/columns'
 import { useSessionStore, useSession } from '../session/context'
 import { createFrame, VIEW_DOCUMENT } from '../live/frame'
 import { useFrames } from '../live/frames'
+import { openViews, toggleView } from '../session/desk'
 import { Overlay } from './overlay'
 import type { Scope } from '#core/style/registry'
 
@@ -80,7 +81,8 @@ function Caption({ index, width, scale }: { index: number; width: number; scale:
       zooms[index] = zoom === null ? null : Math.min(2, Math.max(0.1, zoom))
       return { zooms }
     })
-  const wide = width * scale > 250
+  const several = useSession((state) => state.shown === 'all' && openViews(state).length > 1)
+  const wide = width * scale > 290
   const roomy = width * scale > 150
   return (
     <div className="sticky top-0 z-30 flex h-9 items-center gap-2 overflow-hidden bg-ground">
@@ -115,6 +117,17 @@ function Caption({ index, width, scale }: { index: number; width: number; scale:
       >
         <FrameIcon size={12} />
       </button>
+      {several && width * scale > 150 && (
+        <button
+          type="button"
+          aria-label={`Fold the view at ${width}`}
+          title="Fold this view (F for widest and narrowest alone)"
+          className="flex h-6 w-6 shrink-0 items-center justify-center text-ink-2 hover:text-ink"
+          onClick={() => toggleView(store, width)}
+        >
+          <FoldHorizontal size={12} />
+        </button>
+      )}
       <span className="flex shrink-0 items-center">
         {wide && (
           <button

@@ -60,7 +60,14 @@ export type SessionState = {
   zooms: readonly (number | null)[]
   grid: boolean
   distances: boolean
+  /** How the screen is arranged; see `desk`. */
   tray: boolean
+  order: boolean
+  /** Height of the tray, px; null for the usual one. */
+  trayHeight: number | null
+  /** Widths of views that are folded away, and columns of the tray by their names. */
+  foldedViews: readonly number[]
+  foldedColumns: readonly string[]
   /** Views that show the wire look, by index. */
   wire: ReadonlySet<number>
   /** True while the wire look and the finished look of one view are compared. */
@@ -105,6 +112,10 @@ export function createSessionStore(siteId: string, pageId: string, site: Site, r
     grid: false,
     distances: false,
     tray: true,
+    order: true,
+    trayHeight: null,
+    foldedViews: [],
+    foldedColumns: NONE,
     wire: NO_VIEWS,
     comparing: false,
     chooser: null,

@@ -1,3 +1,4 @@
+import { ChevronLeft } from 'lucide-react'
 import { type ReactNode, useDeferredValue, useEffect, useRef, useState } from 'react'
 import { hasColumn } from '#core/blocks/applies'
 import { type Block, hasTrait } from '#core/blocks/index'
@@ -5,6 +6,8 @@ import { hasWords } from '#core/blocks/tree'
 import type { Place } from '#core/site/tree'
 import { copyAround } from '#core/shared/copies'
 import { useStyle } from '../../fields/use-style'
+import { useSession, useSessionStore } from '../../session/context'
+import { toggleColumn } from '../../session/desk'
 import { blockName } from '../../session/store'
 import { ExtrasColumn, extrasName } from './extras-column'
 import { PictureColumn } from './picture-column'
@@ -19,6 +22,8 @@ import { WordsColumn } from './words-column'
 
 type TrayColumn = { name: string; show: () => ReactNode }
 
+/** Width of a column that is folded, px. */
+const STRIP = 26
 /** Width of one column of the tray, px. */
 const COLUMN = 264
 
@@ -57,17 +62,22 @@ export function BlockTray({ places: newest, tab, onTab }: { places: readonly Pla
 
 function Columns({ columns, name, tab: chosen, onTab }: { columns: TrayColumn[]; name: string } & Tabs) {
   const element = useRef<HTMLDivElement>(null)
-  const [fit, setFit] = useState(4)
+  const store = useSessionStore()
+  const folded = useSession((state) => state.foldedColumns)
+  const [width, setWidth] = useState(4 * COLUMN)
   useEffect(() => {
-    const measure = () => setFit(Math.max(1, Math.floor(element.current!.clientWidth / COLUMN)))
+    const measure = () => setWidth(element.current!.clientWidth)
     const observer = new ResizeObserver(measure)
     observer.observe(element.current!)
     measure()
     return () => observer.disconnect()
   }, [])
-  const all = columns.length <= fit
-  const fixed = all ? columns : columns.slice(0, fit - 1)
-  const rest = all ? [] : columns.slice(fit - 1)
+  const strips = columns.filter((one) => folded.includes(one.name))
+  const open = columns.filter((one) => !folded.includes(one.name))
+  const fit = Math.max(1, Math.floor((width - strips.length * STRIP) / COLUMN))
+  const all = open.length <= fit
+  const fixed = all ? open : open.slice(0, fit - 1)
+  const rest = all ? [] : open.slice(fit - 1)
   const tab = rest.find((one) => one.name === chosen) ?? rest[0]
   return (
     <div ref={element} className="flex min-w-0 flex-1 overflow-clip">
@@ -77,6 +87,15 @@ function Columns({ columns, name, tab: chosen, onTab }: { columns: TrayColumn[];
           aria-label={`${column.name} of ${name}`}
           className="relative min-w-0 max-w-[320px] flex-1 overflow-y-auto border-r border-line px-3.5 py-3"
         >
+          <button
+            type="button"
+            aria-label={`Fold ${column.name}`}
+            title={`Fold ${column.name}`}
+            className="absolute right-0 top-2 flex h-6 w-3.5 items-center justify-center text-muted hover:text-ink"
+            onClick={() => toggleColumn(store, column.name)}
+          >
+            <ChevronLeft size={12} />
+          </button>
           {column.show()}
         </section>
       ))}
@@ -99,6 +118,19 @@ function Columns({ columns, name, tab: chosen, onTab }: { columns: TrayColumn[];
           <div className="relative min-h-0 flex-1 overflow-y-auto px-3.5 py-2">{tab.show()}</div>
         </section>
       )}
+      {strips.map(({ name: title }) => (
+        <button
+          key={title}
+          type="button"
+          aria-label={`Unfold ${title}`}
+          title={`Unfold ${title}`}
+          className="flex shrink-0 items-start justify-center border-r border-line bg-ground pt-3 hover:bg-panel"
+          style={{ width: STRIP }}
+          onClick={() => toggleColumn(store, title)}
+        >
+          <span className="[writing-mode:vertical-rl] text-label">{title}</span>
+        </button>
+      ))}
     </div>
   )
 }
