@@ -1,5 +1,6 @@
 import { composed, expect, openSite, test } from './application'
 import { designer, measure, near, rowsOf } from './designer'
+import type { Box } from './views'
 
 const SITE = 'Hollin Ridge Observatory'
 
@@ -118,4 +119,71 @@ test('a footer on 7, 2, 2 and 1 columns', async ({ page, app }) => {
   const column = (1120 - 11 * 24) / 12
   boxes.forEach((box, n) => near(box.width, [7, 2, 2, 1][n]! * column + ([7, 2, 2, 1][n]! - 1) * 24))
   expect(rowsOf(boxes)).toEqual([4])
+})
+
+test('rows of a fixed height, content and the rest, with one block over two of them', async ({ page, app }) => {
+  const { section, block, words, figure, choose, out } = designer(page)
+  await section('Reasons')
+  await block('Group')
+  await choose('Layout', 'Grid')
+  await figure('Own columns', '2')
+  await figure('Heights of rows', '120 px, content')
+  await figure('Gap down', '8')
+  await words('Text', 'One')
+  await figure('Columns spanned', '1')
+  await figure('Rows spanned', '2')
+  for (const said of ['Two', 'Three']) {
+    await out()
+    await words('Text', said)
+    await figure('Columns spanned', '1')
+  }
+  const boxes = await measure(page, app, ['#reasons > div', '#reasons > div > *'])
+  for (const width of [1280, 375]) {
+    const [[group], [one, two, three]] = boxes.get(width) as [Box[], Box[]]
+    near(one!.top, group!.top)
+    near(two!.top, group!.top)
+    near(three!.top, two!.top + 120 + 8)
+    near(two!.left, three!.left)
+  }
+})
+
+test('paddings are dragged on the page, and take a space of the guide when they come near it', async ({ page }) => {
+  const { section, block, figure, words, out, tray } = designer(page)
+  await section('Story')
+  await block('Group')
+  await figure('Padding top and bottom', '40')
+  await words('Text', 'Between two paddings')
+  await out()
+  await expect(tray.getByRole('heading', { name: 'Group', exact: true })).toBeVisible()
+  await page.keyboard.press('1')
+  await page.keyboard.press('d')
+  const top = page.locator('[data-view="1280"] [data-space="paddingTop"]')
+  await top.scrollIntoViewIfNeeded()
+  const from = (await top.boundingBox())!
+  const scale = from.height / 40
+  const drag = async (by: number) => {
+    await page.mouse.move(from.x + 60, from.y + 5)
+    await page.mouse.down()
+    await page.mouse.move(from.x + 60, from.y + 5 + (by * scale) / 2)
+    await page.mouse.move(from.x + 60, from.y + 5 + by * scale)
+    await page.mouse.up()
+  }
+  await drag(13)
+  await expect(tray.getByRole('textbox', { name: 'Padding top and bottom' })).toHaveValue('53 px')
+  await drag(10.5)
+  await expect(tray.getByRole('textbox', { name: 'Padding top and bottom' })).toHaveValue(/^space-/)
+  await page.keyboard.press('Control+z')
+  await expect(tray.getByRole('textbox', { name: 'Padding top and bottom' })).toHaveValue('53 px')
+})
+
+test('a block that is seen before one that is read before it is said to be, and goes back in one press', async ({ page }) => {
+  const { section, words, figure, out, tray } = designer(page)
+  await section('Story')
+  await words('Heading', 'Read first')
+  await out()
+  await words('Text', 'Read second')
+  await figure('Order', '-1')
+  await expect(tray.getByText(/Text is read after Heading, but seen before it at 1280/)).toBeVisible()
+  await tray.getByRole('button', { name: 'Put the order back' }).click()
+  await expect(tray.getByText(/is read after/)).toHaveCount(0)
 })

@@ -13,6 +13,7 @@ import { toggleWire } from './commands'
 import { useClipboard } from './clipboard'
 import { useSessionStore, useSession } from '../session/context'
 import { useKeys } from './keys'
+import { type Frames, FramesProvider } from '../live/frames'
 import { Stage } from './stage'
 import { openViews, useDesk } from '../session/desk'
 import { blockName, pageOf } from '../session/store'
@@ -31,8 +32,18 @@ const PagesDialog = later(async () => (await import('./pages-dialog')).PagesDial
 export function Compose(props: SiteScreenProps) {
   return (
     <SiteScreen {...props} keys={false}>
-      <Screen exportedRevision={props.exportedRevision} />
+      <WithFrames exportedRevision={props.exportedRevision} />
     </SiteScreen>
+  )
+}
+
+/** The views are known to the stage, where they stand, and to the tray, which measures in them. */
+function WithFrames(props: { exportedRevision: number | null }) {
+  const frames = useRef<Frames>(new Map())
+  return (
+    <FramesProvider value={frames.current}>
+      <Screen {...props} />
+    </FramesProvider>
   )
 }
 

@@ -6,6 +6,8 @@ import { Marks } from './marks'
 import { SharedMarks } from './shared-marks'
 import { RowGaps } from './row-gaps'
 import { Distances, DistancesTo } from './distances'
+import { SpaceDrag } from './space-drag'
+import { StickyRange } from './sticky-range'
 import { useBlockDrag } from './block-drag'
 import { PointerMenu } from './pointer-menu'
 import { useFrameSelect } from './frame-select'
@@ -82,6 +84,8 @@ export function Overlay({ index, scale }: { index: number; scale: number }) {
         {under !== undefined && !editing && <Under index={index} id={under} />}
         <SharedMarks index={index} />
         <Marks index={index} />
+        <StickyRange index={index} />
+        <SpaceDrag index={index} />
         <Distances index={index} />
         {!editing && <DistancesTo index={index} under={under} />}
         {drag.feedback}

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
 import { useSessionStore, useSession } from '../session/context'
-import { boxOf, FramesProvider, type Frames } from '../live/frames'
+import { boxOf, useFrames } from '../live/frames'
 import { createViewRenderer } from '../live/rendering'
 import { openViews, toggleView } from '../session/desk'
 import { pageOf } from '../session/store'
@@ -39,7 +39,7 @@ export function Stage() {
   const shown = useSession((state) => state.shown)
   const zooms = useSession((state) => state.zooms)
   const stage = useRef<HTMLDivElement>(null)
-  const frames = useRef<Frames>(new Map())
+  const frames = useFrames()
   const [available, setAvailable] = useState(0)
   const [rows, setRows] = useState<Rows>({ tops: [], height: 400 })
   const [ready, setReady] = useState(0)
@@ -65,7 +65,7 @@ export function Stage() {
   }, [indexes, site.views, zooms, available, room, shown])
 
   const layOut = useCallback(() => {
-    const views = [...frames.current.values()]
+    const views = [...frames.values()]
     if (views.length === 0) return
     const heights = views.map((view) => ({ view, sections: view.frame.heights() }))
     const tallest = new Map<string, number>()
@@ -85,7 +85,7 @@ export function Stage() {
     })
     setRows((old) => (sameRows(old, { tops, height: top }) ? old : { tops, height: top }))
     store.setState((state) => ({ layout: state.layout + 1 }))
-  }, [store])
+  }, [store, frames])
 
   useLayoutEffect(() => {
     const element = stage.current!
@@ -97,13 +97,13 @@ export function Stage() {
 
   useLayoutEffect(() => {
     for (const [position, index] of indexes.entries()) {
-      const view = frames.current.get(index)
+      const view = frames.get(index)
       if (!view) continue
       view.scale = scales[position]!
       view.frame.show(renderPage[wire.has(index) ? 'wire' : 'finished'](site, page))
     }
     layOut()
-  }, [renderPage, wire, site, page, scales, indexes, ready, layOut])
+  }, [frames, renderPage, wire, site, page, scales, indexes, ready, layOut])
 
   // Where a picture or a font arrives late, the rows are aligned again, once for each frame of the screen.
   const pending = useRef(0)
@@ -116,38 +116,36 @@ export function Stage() {
   // A block that is selected elsewhere is brought into sight, below the captions.
   const selection = useSession((state) => state.selection)
   useEffect(() => {
-    const view = frames.current.get(indexes[0]!)
+    const view = frames.get(indexes[0]!)
     const box = selection === null || !view ? undefined : boxOf(view, selection)
     if (!box) return
     const { scrollTop, clientHeight } = stage.current!
     const top = box.top + CAPTION
     if (top + Math.min(box.height, 40) > scrollTop + clientHeight || top + box.height < scrollTop + CAPTION + 20)
       stage.current!.scrollTo({ top: top - 60 })
-  }, [selection, indexes])
+  }, [frames, selection, indexes])
 
   const onReady = useCallback(() => setReady((n) => n + 1), [])
 
   return (
-    <FramesProvider value={frames.current}>
-      <div ref={stage} data-stage tabIndex={-1} className="relative h-full overflow-auto bg-ground outline-none">
-        <div className="flex w-max" style={{ paddingLeft: SIDE, paddingRight: GAP, gap: GAP }}>
-          {available > 0 &&
-            indexes.map((index, position) => (
-              <View
-                key={`${index}:${site.views[index]}`}
-                index={index}
-                width={site.views[index]!}
-                scale={scales[position]!}
-                height={Math.max(rows.height, 160)}
-                onReady={onReady}
-                onLater={later}
-              />
-            ))}
-          {folded.length > 0 && strips.map((width) => <FoldedView key={width} width={width} />)}
-        </div>
-        <RowNumbers rows={rows} />
+    <div ref={stage} data-stage tabIndex={-1} className="relative h-full overflow-auto bg-ground outline-none">
+      <div className="flex w-max" style={{ paddingLeft: SIDE, paddingRight: GAP, gap: GAP }}>
+        {available > 0 &&
+          indexes.map((index, position) => (
+            <View
+              key={`${index}:${site.views[index]}`}
+              index={index}
+              width={site.views[index]!}
+              scale={scales[position]!}
+              height={Math.max(rows.height, 160)}
+              onReady={onReady}
+              onLater={later}
+            />
+          ))}
+        {folded.length > 0 && strips.map((width) => <FoldedView key={width} width={width} />)}
       </div>
-    </FramesProvider>
+      <RowNumbers rows={rows} />
+    </div>
   )
 }
 

@@ -1,10 +1,14 @@
 import { z } from 'zod'
 import { lengthToCss } from './css-values'
 import { type Declaration, property, type Setting } from './property'
+import { MOST_ROWS, rowSizesCss, rowSizesSchema } from './row-sizes'
 import { type Length, lengthSchema } from '#core/values/length'
 
 const edges = z.enum(['start', 'center', 'end', 'stretch'])
 const flexEdge = (value: string) => (value === 'start' || value === 'end' ? `flex-${value}` : value)
+
+/** Places in the stacking order by name. What a group holds is laid out by it, so that they hold without a position. */
+const LAYERS = { behind: '-1', usual: 'auto', raised: '1', top: '2' } as const
 
 const length =
   (css: string) =>
@@ -44,6 +48,29 @@ export const place = {
     schema: z.int().min(1).max(24),
     applies: 'all',
     css: () => [],
+  }),
+  rowSizes: property({
+    label: 'Heights of rows',
+    column: 'place',
+    schema: rowSizesSchema,
+    applies: ['columns'],
+    css: (value, at) => (at.layout === 'grid' ? [['grid-template-rows', rowSizesCss(value)]] : []),
+  }),
+  rowSpan: property({
+    label: 'Rows spanned',
+    column: 'place',
+    placing: true,
+    schema: z.int().min(1).max(MOST_ROWS),
+    applies: ['flow'],
+    css: (value, at) => (at.parent === 'grid' ? [['grid-row-end', `span ${value}`]] : []),
+  }),
+  rowStart: property({
+    label: 'From row',
+    column: 'place',
+    placing: true,
+    schema: z.int().min(1).max(MOST_ROWS),
+    applies: ['flow'],
+    css: (value, at) => (at.parent === 'grid' ? [['grid-row-start', String(value)]] : []),
   }),
   gap: property({
     label: 'Gap across',
@@ -190,6 +217,14 @@ export const place = {
     schema: lengthSchema,
     applies: 'all',
     css: length('left'),
+  }),
+  layer: property({
+    label: 'Layer',
+    column: 'place',
+    placing: true,
+    schema: z.enum(['behind', 'usual', 'raised', 'top']),
+    applies: ['flow'],
+    css: (value) => [['z-index', LAYERS[value]]],
   }),
   selfJustify: property({
     label: 'In its place, across',

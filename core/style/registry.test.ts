@@ -11,6 +11,10 @@ const px = { value: 12, unit: 'px' }
 /** A value of each property, to be printed. */
 const SAMPLES: Record<PropertyName, unknown> = {
   layout: 'grid',
+  rowSizes: [{ value: 200, unit: 'px' }, 'content'],
+  rowSpan: 2,
+  rowStart: 1,
+  layer: 'raised',
   tracks: 3,
   span: 4,
   start: 2,

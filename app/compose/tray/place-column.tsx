@@ -9,6 +9,9 @@ import { edit } from '../../session/store'
 import { ChoiceOf, LengthOf, MIXED, NumberOf } from './fields'
 import { TogetherRows } from './together-rows'
 import { LengthField } from '../../fields/length-field'
+import { ListField } from '../../ui/list-field'
+import { MOST_ROWS, parseRowSizes, rowSizesText } from '#core/style/row-sizes'
+import { ReadingOrder } from './reading-order'
 import { placeInWords } from './figures'
 import { ColumnHead, Finding, Row } from '../../fields/row'
 import type { StyleAccess } from '../../fields/use-style'
@@ -19,6 +22,12 @@ const ALONG = [option('start', 'Start'), option('center', 'Centre'), option('end
 const EDGES = [option('start', 'Start'), option('center', 'Centre'), option('end', 'End'), option('stretch', 'Stretch')]
 const ACROSS = [...EDGES, option('baseline', 'Baseline'), option('space-between', 'Apart')]
 const ROWS = [option('whole', 'As they are'), option('scroll', 'Scroll sideways'), option('stack', 'Stacked, with labels')]
+const LAYERS = [
+  option('behind', 'Behind the others'),
+  option('usual', 'As it stands'),
+  option('raised', 'Over the others'),
+  option('top', 'Over everything here'),
+]
 const POSITIONS = [
   option('flow', 'In the flow'),
   option('backdrop', 'Behind all'),
@@ -50,6 +59,7 @@ export function PlaceColumn({ style }: { style: StyleAccess }) {
         <LengthOf style={style} name="spaceAfter" placeholder="After" tokens="spaces" />
       </Row>
       {one && <Finding well>{words}</Finding>}
+      {one && <ReadingOrder place={place} style={style} />}
       {idle.map(({ property, sentence, repair }) => (
         <Finding key={property} well={false}>
           {sentence}{' '}
@@ -138,6 +148,12 @@ function ColumnPicker({ style }: { style: StyleAccess }) {
         />
         <NumberOf style={style} name="start" prefix="from" placeholder="auto" least={1} most={columns} whole />
       </Row>
+      {style.has('rowSpan') && (
+        <Row label="Rows" style={style} names={['rowSpan', 'rowStart']}>
+          <NumberOf style={style} name="rowSpan" unit="rows" placeholder="1" least={1} most={MOST_ROWS} whole />
+          <NumberOf style={style} name="rowStart" prefix="from" placeholder="auto" least={1} most={MOST_ROWS} whole />
+        </Row>
+      )}
     </>
   )
 }
@@ -170,6 +186,7 @@ function LayoutRows({ style }: { style: StyleAccess }) {
           <LengthOf style={style} name="itemWidth" placeholder="At least" fluid={false} units={['px', 'rem', 'ch', '%']} />
         </Row>
       )}
+      {layout === 'grid' && style.has('rowSizes') && <RowSizesRow style={style} />}
       <Row label="Gaps" style={style} names={['gap', 'rowGap']}>
         {layout !== 'column' && !section && <LengthOf style={style} name="gap" placeholder="Across" tokens="spaces" />}
         <LengthOf style={style} name="rowGap" placeholder="Down" tokens="spaces" />
@@ -179,6 +196,25 @@ function LayoutRows({ style }: { style: StyleAccess }) {
         <ChoiceOf style={style} name="align" placeholder="Across" options={ACROSS} />
       </Row>
     </>
+  )
+}
+
+/** The heights of the rows of a grid, typed as a list. */
+function RowSizesRow({ style }: { style: StyleAccess }) {
+  return (
+    <Row label="Rows" style={style} names={['rowSizes']}>
+      <ListField
+        label="Heights of rows"
+        takes="1 to 12 rows: 200 px, 1 fr, 40 vh or content, with commas between them"
+        placeholder={style.isMixed('rowSizes') ? MIXED : 'As their content'}
+        text={rowSizesText(style.get('rowSizes') ?? [])}
+        onChange={(text) => {
+          const rowSizes = text === '' ? null : parseRowSizes(text)
+          if (rowSizes !== undefined) style.set({ rowSizes })
+          return rowSizes !== undefined
+        }}
+      />
+    </Row>
   )
 }
 
@@ -285,6 +321,11 @@ function PositionRows({ style }: { style: StyleAccess }) {
         <Row label="" style={style} names={['left', 'right']}>
           <LengthOf style={style} name="left" placeholder="Left" {...EDGE} />
           <LengthOf style={style} name="right" placeholder="Right" {...EDGE} />
+        </Row>
+      )}
+      {position !== 'backdrop' && style.has('layer') && (
+        <Row label="Layer" style={style} names={['layer']}>
+          <ChoiceOf style={style} name="layer" placeholder="As it stands" options={LAYERS} />
         </Row>
       )}
       {position !== 'backdrop' && (

@@ -79,6 +79,25 @@ export const COLUMN_RULES: readonly WhyRule[] = [
         }
       : undefined,
   ({ block, values, layout }) =>
+    values.rowSizes !== undefined && layout !== 'grid'
+      ? {
+          property: 'rowSizes',
+          sentence: `Rows have heights in a grid; this is ${aLayout(layout)}.`,
+          repair: { label: 'Lay it out as a grid', edit: set(block, { layout: 'grid' }) },
+        }
+      : undefined,
+  ...(['rowSpan', 'rowStart'] as const).map(
+    (property): WhyRule =>
+      ({ block, values, parent, outer }) =>
+        values[property] !== undefined && parent && outer !== 'grid'
+          ? {
+              property,
+              sentence: `Rows count in a grid; this block stands in ${aLayout(outer)}.`,
+              repair: takeAway(block, property),
+            }
+          : undefined,
+  ),
+  ({ block, values, layout }) =>
     values.tracks !== undefined && layout === 'grid' && values.itemWidth !== undefined
       ? {
           property: 'tracks',

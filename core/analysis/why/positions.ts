@@ -45,6 +45,8 @@ export const POSITION_RULES: readonly WhyRule[] = [
   },
   ({ block, values, outer, position, around }) => {
     if (position !== 'sticky' || (outer !== 'grid' && outer !== 'overlay' && outer !== 'row')) return undefined
+    // In a row that wraps it is as tall as its line, and sticks over the lines below.
+    if (outer === 'row' && around.wrap) return undefined
     const place = values.selfAlign ?? (around.align === 'space-between' ? 'stretch' : around.align) ?? 'stretch'
     if (place !== 'stretch' || values.height !== undefined || block.kind === 'picture' || block.kind === 'button') return undefined
     return {
