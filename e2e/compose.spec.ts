@@ -123,7 +123,7 @@ test('a footer on 7, 2, 2 and 1 columns', async ({ page, app }) => {
 
 test('rows of a fixed height, content and the rest, with one block over two of them', async ({ page, app }) => {
   const { section, block, words, figure, choose, out } = designer(page)
-  await section('Reasons')
+  await section('People')
   await block('Group')
   await choose('Layout', 'Grid')
   await figure('Own columns', '2')
@@ -137,7 +137,7 @@ test('rows of a fixed height, content and the rest, with one block over two of t
     await words('Text', said)
     await figure('Columns spanned', '1')
   }
-  const boxes = await measure(page, app, ['#reasons > div', '#reasons > div > *'])
+  const boxes = await measure(page, app, ['#people > div', '#people > div > *'])
   for (const width of [1280, 375]) {
     const [[group], [one, two, three]] = boxes.get(width) as [Box[], Box[]]
     near(one!.top, group!.top)
