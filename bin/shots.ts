@@ -76,16 +76,8 @@ const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
     },
   ],
   [
-    'compare',
-    async (page) => {
-      await page.keyboard.press('Shift+W')
-      await page.frameLocator('[data-compare] iframe').first().locator('h1').waitFor()
-    },
-  ],
-  [
     'chooser',
     async (page) => {
-      await page.keyboard.press('Shift+W')
       await page.keyboard.press('w')
       await page.keyboard.press('t')
       await composed(page)
@@ -144,9 +136,23 @@ const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
     },
   ],
   [
-    'style',
+    'distances',
     async (page) => {
       await page.keyboard.press('Control+z')
+      await page
+        .getByRole('complementary', { name: 'Running order' })
+        .getByRole('button', { name: /^03 Reasons/ })
+        .click()
+      await page.keyboard.press('f')
+      await page.keyboard.press('d')
+      await page.locator('[data-view="1280"] [data-space]').first().waitFor()
+    },
+  ],
+  [
+    'style',
+    async (page) => {
+      await page.keyboard.press('d')
+      await page.keyboard.press('f')
       await step(page, 'Style')
       await page.frameLocator('section [data-live] iframe').first().locator('h1').waitFor()
       await page.locator('[data-role=link]').click()
@@ -188,13 +194,6 @@ const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
     },
   ],
   [
-    'first-guides',
-    async (page) => {
-      await page.getByRole('button', { name: 'First guides' }).click()
-      await page.frameLocator('[data-first-guide=Signal] iframe').locator('h1').waitFor()
-    },
-  ],
-  [
     'play',
     async (page) => {
       await step(page, 'Compose')
@@ -210,6 +209,19 @@ const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
       await page.getByRole('link', { name: /Deliver/ }).click()
       await page.getByRole('button', { name: /^style\.css/ }).click()
       await page.frameLocator('iframe').locator('h1').waitFor()
+    },
+  ],
+  [
+    'shared',
+    async (page) => {
+      await step(page, 'Compose')
+      await page.getByRole('button', { name: 'Autumn nights', exact: true }).click()
+      await page.getByRole('menuitem', { name: 'The instruments' }).click()
+      await composed(page)
+      await page.frameLocator('[data-view="1280"] iframe').getByRole('heading', { name: 'Three telescopes and a stove' }).waitFor()
+      await press(page, 1280, '#work > div:nth-of-type(2) img')
+      await page.keyboard.press('Escape')
+      await page.keyboard.press('Escape')
     },
   ],
 ]
