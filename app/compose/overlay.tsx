@@ -3,18 +3,19 @@ import { useSessionStore, useSession } from '../session/context'
 import { blockAt, boxOf, useFrames } from '../live/frames'
 import { GridHatch } from './grid-hatch'
 import { Marks } from './marks'
-import { SharedMarks } from './shared-marks'
 import { RowGaps } from './row-gaps'
 import { Distances, DistancesTo } from './distances'
-import { SpaceDrag } from './space-drag'
-import { StickyRange } from './sticky-range'
 import { useBlockDrag } from './block-drag'
 import { PointerMenu } from './pointer-menu'
 import { useFrameSelect } from './frame-select'
 import { putOn } from './on-selection'
 import { pageOf, select } from '../session/store'
 import { useWordsEditor } from './open-words'
+import { later } from '../ui/later'
 import { useDropPicture } from './picture-drop'
+
+// Nothing of it is there before something is selected.
+const SelectionExtras = later(async () => (await import('./selection-extras')).SelectionExtras)
 
 /** What is drawn over a view, and what the pointer does there. */
 export function Overlay({ index, scale }: { index: number; scale: number }) {
@@ -22,6 +23,7 @@ export function Overlay({ index, scale }: { index: number; scale: number }) {
   const frames = useFrames()
   const surface = useRef<HTMLDivElement>(null)
   const words = useSession((state) => state.words)
+  const hasSelection = useSession((state) => state.selection !== null)
   const picked = useSession((state) => state.picked)
   const drag = useBlockDrag(index, surface)
   const frame = useFrameSelect(index, surface)
@@ -82,10 +84,8 @@ export function Overlay({ index, scale }: { index: number; scale: number }) {
         <GridHatch index={index} scale={scale} />
         <RowGaps index={index} />
         {under !== undefined && !editing && <Under index={index} id={under} />}
-        <SharedMarks index={index} />
         <Marks index={index} />
-        <StickyRange index={index} />
-        <SpaceDrag index={index} />
+        {hasSelection && <SelectionExtras index={index} />}
         <Distances index={index} />
         {!editing && <DistancesTo index={index} under={under} />}
         {drag.feedback}

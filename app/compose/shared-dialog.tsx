@@ -11,7 +11,8 @@ import { blockName, edit, pageOf, select, selectMany } from '../session/store'
 import { Button } from '../ui/button'
 import { Choice } from '../ui/choice'
 import { TitledDialog } from '../ui/dialog'
-import { canPlaceCopy, placeCopy, replaceCopies, selectedCopies } from './shared'
+import { replaceCopies } from './copy-edits'
+import { canPlaceCopy, placeCopy, selectedCopies } from './shared'
 
 /** The shared blocks of the site: where each is used, its guises and what differs in them, and what can be done with all copies. */
 export function SharedDialog({ onClose }: { onClose: () => void }) {

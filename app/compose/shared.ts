@@ -2,13 +2,11 @@ import { mayHold } from '#core/blocks/index'
 import { walk } from '#core/blocks/tree'
 import { wrapEdits } from '#core/many/structure'
 import { topmost } from '#core/many/chosen'
-import { ownEdits, replaceEdits } from '#core/many/copies'
 import type { Edit } from '#core/edits/index'
 import { positionOf } from '#core/edits/places'
 import { findBlock } from '#core/site/tree'
 import { type Copy, copiesOf, copyAround, independent, sharedOf } from '#core/shared/copies'
 import { newCopy } from '#core/shared/make'
-import type { OwnValue } from '#core/shared/own'
 import {
   allSelected,
   blockName,
@@ -97,16 +95,6 @@ export function makeIndependent(store: SessionStore): void {
     copies.map((copy): Edit => ({ kind: 'copies', id: copy.copyOf.shared, blocks: [independent(copy)] })),
   )
 }
-
-/** Puts copies of another shared block in the place of some. */
-export function replaceCopies(store: SessionStore, copies: readonly Copy[], id: string): void {
-  const shared = sharedOf(store.getState().session.site, id)
-  if (shared) editAll(store, `replace by ${shared.name}`, replaceEdits(store.getState().session.site, copies, shared, makeId))
-}
-
-/** Makes what a copy has of its own what all copies have, or takes it away in favour of that. */
-export const settleOwn = (store: SessionStore, copy: Copy, values: readonly OwnValue[], to: 'all' | 'shared'): boolean =>
-  editAll(store, to === 'all' ? 'give to all copies' : 'as in the other copies', ownEdits(copy, values, to))
 
 /** How many places a change of a copy reaches, with the guise that it is about if it is about one. */
 export function reachOf(state: SessionState, copy: Copy): { places: number; guise?: string } {

@@ -202,7 +202,7 @@ function LayoutRows({ style }: { style: StyleAccess }) {
 /** The heights of the rows of a grid, typed as a list. */
 function RowSizesRow({ style }: { style: StyleAccess }) {
   return (
-    <Row label="Rows" style={style} names={['rowSizes']}>
+    <Row label="Heights" style={style} names={['rowSizes']}>
       <ListField
         label="Heights of rows"
         takes="1 to 12 rows: 200 px, 1 fr, 40 vh or content, with commas between them"
