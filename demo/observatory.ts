@@ -4,6 +4,7 @@ import { pixels, token } from '#core/values/length'
 import { role } from '#core/values/colour'
 import { autumnBrief, board, brief } from './observatory-brief'
 import { DIRECTIONS, lamplight } from './observatory-directions'
+import { evening } from './evening'
 import { withInstruments } from './instruments'
 import { withWinter } from './winter'
 import {
@@ -407,7 +408,11 @@ function footer(page: string) {
 export function observatory(): Site {
   beginSite()
   const page = 'autumn'
-  const sections = [header(page), opening(), reasons(), plan(), rows(), proof(), closing(), footer(page)]
+  const [first, last] = [
+    [header(page), opening(), reasons(), plan(), rows(), proof()],
+    [closing(), footer(page)],
+  ]
+  const sections = [...first, ...evening(), ...last]
   // Links name sections by their jobs while the page is written; here they get the sections' ids.
   const byJob = new Map<string, string>(sections.map((one) => [one.job, one.id]))
   const linked = JSON.parse(JSON.stringify(sections), (key, value: unknown) =>

@@ -105,6 +105,9 @@ test('the chooser is filtered by job and by length, and shows wide and narrow in
   await page.goto(app.url)
   await page.getByRole('link', { name: `Open ${SITE}` }).click()
   await composed(page)
+  // The demo has a timetable of its own already.
+  const timetables = page.getByRole('complementary', { name: 'Running order' }).getByRole('button', { name: /^\d\d Timetable/ })
+  await expect(timetables).toHaveCount(1)
   await page.keyboard.press('a')
   const shown = page.locator('[data-shown]')
   await expect(shown).toHaveText('49 of 49')
@@ -117,9 +120,7 @@ test('the chooser is filtered by job and by length, and shows wide and narrow in
   await page.locator('[data-arrangement=timetable-rows]').click()
   const view = page.frameLocator('[data-view="375"] iframe')
   await expect(view.locator('[data-empty]').first()).toBeVisible()
-  await expect(
-    page.getByRole('complementary', { name: 'Running order' }).getByRole('button', { name: /^\d\d Timetable/ }),
-  ).toBeVisible()
+  await expect(timetables).toHaveCount(2)
 
   await page.keyboard.press('s')
   const plate = page.locator('[data-arrangement=timetable-columns]')
@@ -131,7 +132,5 @@ test('the chooser is filtered by job and by length, and shows wide and narrow in
   for (const count of drawn) expect(count).toBeGreaterThan(5)
   await page.keyboard.press('Escape')
   await page.keyboard.press('Control+z')
-  await expect(
-    page.getByRole('complementary', { name: 'Running order' }).getByRole('button', { name: /^\d\d Timetable/ }),
-  ).toHaveCount(0)
+  await expect(timetables).toHaveCount(1)
 })

@@ -80,7 +80,7 @@ test('words held 5 % from the left and 10 % from the bottom of an opening, at ev
 
 test('four plans whose columns divide the container exactly, the third 10 px taller', async ({ page, app }) => {
   const { section, block, words, figure, fill, out, tray, order } = designer(page)
-  await section('Prices')
+  await section('Problem')
   await block('Group')
   await fill('Fill', 'accent')
   await words('Heading', 'One night')
@@ -95,7 +95,7 @@ test('four plans whose columns divide the container exactly, the third 10 px tal
   await tray.getByRole('button', { name: 'Share out the columns' }).click()
   await order.getByRole('button', { name: 'Group 3 col' }).nth(2).click()
   await figure('Space before', '-10')
-  const boxes = await measure(page, app, ['#prices > div'])
+  const boxes = await measure(page, app, ['#problem > div'])
   for (const width of [1920, 1280]) {
     const [plans] = boxes.get(width)!
     // 1120 px of twelve columns and eleven gutters of 24 px.

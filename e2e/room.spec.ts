@@ -1,5 +1,6 @@
 import { composed, expect, openSite, test } from './application'
 import { designer } from './designer'
+import { middle, onScreen } from './views'
 
 const SITE = 'Hollin Ridge Observatory'
 
@@ -66,4 +67,43 @@ test('what a field cannot take is said above it with what it can, and changes no
     await expect(page.getByRole('alert')).toHaveCount(0)
     await expect(field).toHaveValue(before)
   }
+})
+
+test('rows of the tree are dragged beside and into others, renamed from their words, and locked', async ({ page }) => {
+  const { section, block, words, out, order, tray } = designer(page)
+  await section('Story')
+  await words('Heading', 'A night in the dome')
+  await out()
+  await block('Group')
+  await out()
+  const row = (name: RegExp) => order.getByRole('button', { name })
+  await expect(row(/^Heading A night in the dome/)).toBeVisible()
+  const drag = async (from: RegExp, to: RegExp, share: number) => {
+    await row(to).scrollIntoViewIfNeeded()
+    await row(from).scrollIntoViewIfNeeded()
+    const [a, b] = [(await row(from).boundingBox())!, (await row(to).boundingBox())!]
+    await page.mouse.move(a.x + 60, a.y + a.height / 2)
+    await page.mouse.down()
+    await page.mouse.move(b.x + 60, b.y + b.height * share, { steps: 6 })
+    await page.mouse.up()
+  }
+  await drag(/^Group/, /^Heading/, 0.1)
+  const names = () => order.locator('[data-row]').allInnerTexts()
+  await expect.poll(async () => (await names()).map((one) => one.split(/\s/)[0])).toEqual(['Group', 'Heading'])
+  await drag(/^Heading/, /^Group/, 0.5)
+  await expect(page.frameLocator('[data-view="1280"] iframe').locator('#story [data-block] > h2')).toBeVisible()
+  await expect(tray.getByRole('navigation', { name: 'Path to the block' })).toContainText('Group')
+
+  await row(/^Heading/).dblclick()
+  await expect(order.getByLabel('Name of the heading')).toHaveValue('A night in the dome')
+  await page.keyboard.press('Enter')
+  await expect(row(/^A night in the dome/)).toBeVisible()
+
+  // What is locked is passed over by presses on the page, and reached by the tree.
+  await row(/^Group/).click()
+  await page.keyboard.press('u')
+  await expect(row(/^Group locked/)).toBeVisible()
+  const { x, y } = middle(await onScreen(page, 1280, '#story h2'))
+  await page.mouse.click(x, y)
+  await expect(tray.getByRole('heading', { name: 'Story', exact: true })).toBeVisible()
 })

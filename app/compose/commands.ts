@@ -19,6 +19,7 @@ import {
   selectSiblings,
   stepSelection,
   toggleHidden,
+  toggleLocked,
   ungroupSelection,
 } from './on-selection'
 import { openViews, toggleMainAndNarrow } from '../session/desk'
@@ -189,6 +190,7 @@ export const COMMANDS: Command[] = [
     possible: hasSelection,
   },
   { name: 'Hide or show the selection', key: 'H', run: toggleHidden, possible: hasSelection },
+  { name: 'Lock or unlock the selection', key: 'U', run: toggleLocked, possible: hasSelection },
   { name: 'Edit the words, or go inside', key: 'Enter', run: editWords, possible: hasSelection },
   { name: 'Select what holds the selection', key: 'Escape', run: leaveOrDeselect },
   { name: 'Select the block before', key: 'ArrowUp', run: (store) => selectBeside(store, -1) },
@@ -274,7 +276,13 @@ export function blockCommands(store: SessionStore): Command[] {
 
 /** What is done with the selection most, for the menu at the pointer: by the names of the commands. */
 export const AT_POINTER: readonly (readonly string[])[] = [
-  ['Edit the words, or go inside', 'Duplicate the selection', 'Delete the selection', 'Hide or show the selection'],
+  [
+    'Edit the words, or go inside',
+    'Duplicate the selection',
+    'Delete the selection',
+    'Hide or show the selection',
+    'Lock or unlock the selection',
+  ],
   ['Put the selection in a group', 'Take the group away', 'Move the selection up', 'Move the selection down'],
   ['Pick up the style, to put it on what is pressed', 'Paste the style alone', 'Paste the words alone', 'Paste in place'],
   ['Select all of the same kind in the section', 'Select all set in the same way on the page', 'Table of exceptions'],

@@ -4,7 +4,7 @@ import { walk } from '#core/blocks/tree'
 import { findBlock } from '#core/site/tree'
 import { type Box, boxOf, type StageView, useFrames } from '../live/frames'
 import { useSessionStore } from '../session/context'
-import { pageOf, select, selectMany, type SessionState, toggleSelected } from '../session/store'
+import { pageOf, pressable, select, selectMany, type SessionState, toggleSelected } from '../session/store'
 
 const THRESHOLD = 4
 
@@ -33,7 +33,9 @@ const boxedBlocks = (state: SessionState, view: StageView) =>
 
 /** Of those, the ones wholly inside a frame, without those inside others that are. */
 function blocksWithin(state: SessionState, all: ReturnType<typeof boxedBlocks>, frame: Box): string[] {
-  const found = all.flatMap(({ id, box }) => (isWithin(box, frame) ? (findBlock(state.session.site, id) ?? []) : []))
+  const found = all.flatMap(({ id, box }) =>
+    isWithin(box, frame) && pressable(state, id) === id ? (findBlock(state.session.site, id) ?? []) : [],
+  )
   return topmost(found).map((one) => one.block.id)
 }
 

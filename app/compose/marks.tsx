@@ -26,7 +26,7 @@ export function Marks({ index }: { index: number }) {
     <>
       <Corners boxes={[...others, box]} />
       {!editing && <NameTab view={view} box={box} block={place.block.id} name={name} />}
-      {place.ancestors.length > 0 && !editing && (
+      {place.ancestors.length > 0 && !editing && !place.block.locked && (
         <EdgeDrag view={view} place={place} box={box} range={rangeAt(breakpoints, view.width)} />
       )}
     </>

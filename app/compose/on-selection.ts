@@ -56,6 +56,17 @@ export function toggleHidden(store: SessionStore): void {
   )
 }
 
+/** Locks the selection, or unlocks it where all of it is locked. */
+export function toggleLocked(store: SessionStore): void {
+  const places = allSelected(store.getState())
+  const locked = places.every((one) => one.block.locked)
+  editAll(
+    store,
+    locked ? 'unlock' : 'lock',
+    places.map((one): Edit => ({ kind: 'field', block: one.block.id, field: 'locked', value: locked ? null : true })),
+  )
+}
+
 /** The selected blocks that stand beside each other, in reading order, and what holds them. */
 function together(store: SessionStore) {
   const state = store.getState()

@@ -9,7 +9,7 @@ import { useBlockDrag } from './block-drag'
 import { PointerMenu } from './pointer-menu'
 import { useFrameSelect } from './frame-select'
 import { putOn } from './on-selection'
-import { pageOf, select } from '../session/store'
+import { pageOf, pressable, select } from '../session/store'
 import { useWordsEditor } from './open-words'
 import { later } from '../ui/later'
 import { useDropPicture } from './picture-drop'
@@ -35,7 +35,7 @@ export function Overlay({ index, scale }: { index: number; scale: number }) {
   const blockUnder = (event: { clientX: number; clientY: number }) => {
     const view = frames.get(index)
     const bounds = surface.current!.getBoundingClientRect()
-    return view && blockAt(view, event.clientX - bounds.left, event.clientY - bounds.top)
+    return view && pressable(store.getState(), blockAt(view, event.clientX - bounds.left, event.clientY - bounds.top))
   }
 
   return (

@@ -6,16 +6,16 @@ import { DropdownMenu } from 'radix-ui'
 import { memo, useEffect, useRef, useState } from 'react'
 import { Link } from 'react-router'
 import { JOBS } from '#core/blocks/section'
-import type { Block, Section } from '#core/blocks/index'
-import { hasWords, isContainer, walk } from '#core/blocks/tree'
+import type { Section } from '#core/blocks/index'
+import { hasWords, walk } from '#core/blocks/tree'
 import { plainText } from '#core/values/words'
 import { ADDABLE } from './commands'
 import { useSessionStore, useSession } from '../session/context'
 import { addBlock, addSection, insertPlace } from './insert'
 import { deleteSelection, duplicateSelection } from './on-selection'
 import { canPlaceCopy, placeCopy } from './shared'
-import { blockName, edit, pageOf, select, selected, toggleSelected } from '../session/store'
-import { spanText } from './tray/figures'
+import { blockName, edit, pageOf, select, selected } from '../session/store'
+import { BlockTree, CopySign, Rename } from './block-tree'
 
 /** Slots of a section that have words, and slots in all. */
 export function slotCount(section: Section, language: string): { filled: number; all: number } {
@@ -237,72 +237,10 @@ const SectionItem = memo(function SectionItem({ section, index, open, language, 
           <SectionMenu section={section} onRename={() => setRenaming(true)} />
         </span>
       </div>
-      {open && (
-        <ul className="bg-field py-1.5">
-          {section.children.map((child) => (
-            <BlockItem key={child.id} block={child} depth={0} />
-          ))}
-          {section.children.length === 0 && <li className="px-[34px] py-1 text-label text-ink-2">No blocks yet</li>}
-        </ul>
-      )}
+      {open && <BlockTree section={section} />}
     </li>
   )
 })
-
-const BlockItem = memo(function BlockItem({ block, depth }: { block: Block; depth: number }) {
-  const store = useSessionStore()
-  const chosen = useSession((state) => block.id === state.selection || state.also.includes(block.id))
-  const span = useSession((state) => spanText(state, block))
-  return (
-    <li>
-      <button
-        type="button"
-        aria-current={chosen}
-        className={`flex w-full items-baseline justify-between border-l-[3px] py-[3px] pr-3 text-left ${chosen ? 'border-ink bg-ground font-semibold' : 'border-transparent text-ink-2 hover:bg-ground/60'} ${block.hidden ? 'opacity-60' : ''}`}
-        style={{ paddingLeft: 31 + depth * 12 }}
-        onClick={(event) => (event.shiftKey || event.ctrlKey || event.metaKey ? toggleSelected : select)(store, block.id)}
-      >
-        <span className="truncate">
-          {blockName(block)}
-          {block.copyOf && <CopySign />}
-        </span>
-        {block.hidden ? <EyeOff size={12} aria-label="hidden" /> : <span className="figure text-ink-2">{span}</span>}
-      </button>
-      {isContainer(block) && block.children.length > 0 && (
-        <ul>
-          {block.children.map((child) => (
-            <BlockItem key={child.id} block={child} depth={depth + 1} />
-          ))}
-        </ul>
-      )}
-    </li>
-  )
-})
-
-function Rename({ block, onDone }: { block: Block; onDone: () => void }) {
-  const store = useSessionStore()
-  const take = (name: string) => {
-    onDone()
-    const trimmed = name.trim().slice(0, 80)
-    if (trimmed !== (block.name ?? ''))
-      edit(store, { kind: 'field', block: block.id, field: 'name', value: trimmed === '' ? null : trimmed })
-  }
-  return (
-    <input
-      autoFocus
-      aria-label="Name of the section"
-      className="mx-2 my-2 w-[calc(100%-16px)] rounded-2 border border-ink bg-field px-2 py-1"
-      defaultValue={blockName(block)}
-      onFocus={(event) => event.target.select()}
-      onBlur={(event) => take(event.target.value)}
-      onKeyDown={(event) => {
-        event.stopPropagation()
-        if (event.key === 'Enter') take(event.currentTarget.value)
-        else if (event.key === 'Escape') onDone()
-      }}
-    />
-  )
-}
 
 function SectionMenu({ section, onRename }: { section: Section; onRename: () => void }) {
   const store = useSessionStore()
@@ -355,14 +293,6 @@ function SectionMenu({ section, onRename }: { section: Section; onRename: () => 
     </DropdownMenu.Root>
   )
 }
-
-/** The sign of a copy of a shared block: a double line around it. */
-const CopySign = () => (
-  <svg role="img" aria-label="shared" width="11" height="9" className="ml-1.5 inline-block" fill="none" stroke="currentColor">
-    <rect x="0.5" y="0.5" width="10" height="8" />
-    <rect x="2.5" y="2.5" width="6" height="4" />
-  </svg>
-)
 
 /** A mark on a section that somebody else works in. */
 function WorkedOn({ section }: { section: Section }) {

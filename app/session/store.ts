@@ -259,6 +259,15 @@ export function allSelected(state: SessionState): readonly Place[] {
   return places
 }
 
+/** The innermost block at a press that is not locked, nor in one that is; nothing where there is none. */
+export function pressable({ session }: SessionState, id: string | undefined): string | undefined {
+  const place = id === undefined ? undefined : findBlock(session.site, id)
+  if (!place) return undefined
+  const chain: readonly Block[] = [...place.ancestors, place.block]
+  const locked = chain.findIndex((one) => one.locked)
+  return (locked < 0 ? place.block : chain[locked - 1])?.id
+}
+
 /** Selects one block, or none. */
 export function select(store: SessionStore, id: string | null): void {
   store.setState({ selection: id, also: NONE, words: null })

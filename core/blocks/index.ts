@@ -116,6 +116,7 @@ const kindSchema = (kind: BlockKind) =>
     id: idSchema,
     name: z.string().trim().min(1).max(80).optional(),
     hidden: z.boolean().optional(),
+    locked: z.literal(true).optional(),
     copyOf: copyOfSchema.optional(),
     sharedPart: idSchema.optional(),
     style: styleSchema,

@@ -19,6 +19,8 @@ export type BlockBase<K extends string, F extends z.ZodObject> = {
   kind: K
   name?: string
   hidden?: boolean
+  /** True for a block that presses and drags on the page pass over. */
+  locked?: true
   /** Set on the outermost block of a copy of a shared block. */
   copyOf?: CopyOf
   /** The part of that shared block which a block is a copy of. */
@@ -45,7 +47,10 @@ export type Kind<B extends Block> = {
   /** The colours that it takes from the style guide. */
   colours?: (block: B, guide: StyleGuide) => GuideColours | undefined
   /** Fields of a new block, without words. */
-  defaults: (makeId: MakeId, newBlock: NewBlock) => Omit<B, 'id' | 'kind' | 'name' | 'hidden' | 'copyOf' | 'sharedPart' | 'style'>
+  defaults: (
+    makeId: MakeId,
+    newBlock: NewBlock,
+  ) => Omit<B, 'id' | 'kind' | 'name' | 'hidden' | 'locked' | 'copyOf' | 'sharedPart' | 'style'>
   /** Style of a new block. */
   style?: StyleValues
   /** Its HTML element; `undefined` where a published page leaves it out, as a heading without words. */

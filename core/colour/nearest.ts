@@ -10,6 +10,9 @@ export const ratioOf = (a: number, b: number): number => (Math.max(a, b) + 0.05)
 const COARSE = 0.005
 const FINE = 0.0005
 
+/** Most that rounding to eight bits changes a relative luminance: half a step where the transfer curve is steepest. */
+const ROUNDED = 0.0045
+
 const found = new Map<string, string | undefined>()
 
 type Found = { hex: string; distance: number; l: number; c: number }
@@ -34,6 +37,8 @@ function searchPassing(hex: string, against: readonly Against[]): string | undef
   const rivals = against.map((one) => ({ luminance: luminance(linearOf(one.hex)), ratio: one.ratio }))
   const passes = (y: number) => rivals.every((one) => ratioOf(y, one.luminance) >= one.ratio)
   if (passes(luminance(linearOf(hex)))) return hex.toUpperCase()
+  // What passes is what will be seen: a colour just short of it may, once it is rounded.
+  const mayPass = (y: number) => passes(y) || passes(Math.max(0, y - ROUNDED)) || passes(Math.min(1, y + ROUNDED))
 
   /** The best of a grid of colours around one, after rounding to eight bits, which is what will be seen. */
   const search = (around: { l: number; c: number }, reach: number, step: number): Found | undefined => {
@@ -49,7 +54,7 @@ function searchPassing(hex: string, against: readonly Against[]): string | undef
         if (best && distance >= best.distance) continue
         const colour: Oklch = { l, c, h: start.h }
         const linear = linearOfOklch(colour)
-        if (!passes(luminance(linear)) || !inSrgb(colour)) continue
+        if (!mayPass(luminance(linear)) || !inSrgb(colour)) continue
         const rounded = hexOfLinear(linear)
         if (passes(luminance(linearOf(rounded)))) best = { hex: rounded, distance, l, c }
       }

@@ -71,6 +71,18 @@ describe('the entries of a section', () => {
 
   test('of the demo are its reasons, its steps and its rows', () => {
     const counts = demoSite().pages[0]!.sections.map((one) => `${one.job} ${entriesOf(one).length}`)
-    expect(counts).toEqual(['header 0', 'opening 0', 'reasons 3', 'plan 3', 'work 3', 'proof 0', 'closing 0', 'footer 0'])
+    expect(counts).toEqual([
+      'header 0',
+      'opening 0',
+      'reasons 3',
+      'plan 3',
+      'work 3',
+      'proof 0',
+      'timetable 0',
+      'prices 4',
+      'questions 4',
+      'closing 0',
+      'footer 0',
+    ])
   })
 })

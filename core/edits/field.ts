@@ -9,9 +9,9 @@ import { aBlock } from './samples'
 type KeysOf<B> = B extends unknown ? keyof B : never
 /** Fields that are set by themselves: a block's name, whether it is hidden, and those of its kind but for its words. */
 type Field = Exclude<KeysOf<Block>, 'id' | 'kind' | 'copyOf' | 'sharedPart' | 'style' | 'children' | 'words'>
-const FIELDS = [...new Set(['name', 'hidden', ...BLOCK_KINDS.flatMap((kind) => Object.keys(kindOf(kind).fields.shape))])].filter(
-  (name) => name !== 'words',
-) as Field[]
+const FIELDS = [
+  ...new Set(['name', 'hidden', 'locked', ...BLOCK_KINDS.flatMap((kind) => Object.keys(kindOf(kind).fields.shape))]),
+].filter((name) => name !== 'words') as Field[]
 
 const schema = z.strictObject({
   kind: z.literal('field'),
@@ -26,7 +26,16 @@ export type FieldEdit = z.infer<typeof schema>
 export const fieldEdit: EditKind<FieldEdit> = {
   kind: 'field',
   schema,
-  label: (edit) => (edit.field === 'hidden' ? (edit.value ? 'hide' : 'show') : edit.field),
+  label: (edit) =>
+    edit.field === 'hidden'
+      ? edit.value
+        ? 'hide'
+        : 'show'
+      : edit.field === 'locked'
+        ? edit.value
+          ? 'lock'
+          : 'unlock'
+        : edit.field,
   sets: ({ block, field }) => ({ of: `${block} ${field}`, names: [] }),
   apply(site, edit) {
     const place = placeOf(site, edit.block)

@@ -63,7 +63,7 @@ function styleThrough(site: Site, edit: StyleEdit, reach: Reach): Edit {
 function fieldThrough(site: Site, edit: FieldEdit, reach: Reach): Edit {
   const inside = insideOf(site, edit.block)
   if (!inside || isOwnField(edit.field)) return edit
-  if (edit.block === inside.copy.id && edit.field === 'hidden') return edit
+  if (edit.block === inside.copy.id && (edit.field === 'hidden' || edit.field === 'locked')) return edit
   const inner: Inner = { ...edit, block: inside.part }
   return wrap(inside, inner, fieldsOfGuise(inside.place.block.kind).includes(edit.field) ? reach : 'all')
 }

@@ -235,7 +235,7 @@ function selectorOf(selector: string, part: (typeof PARTS)[number]): string {
     image: `${selector} > img`,
     children: `:where(${selector}) > *`,
     scrim: `${selector}::after`,
-    rows: `${selector} :is(table, tbody, tr, th, td)`,
+    rows: `${selector} :is(table, caption, tbody, tr, th, td)`,
     head: `${selector} thead`,
     labels: `${selector} td[data-label]::before`,
   }

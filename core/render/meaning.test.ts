@@ -78,7 +78,7 @@ describe('a table', () => {
       rendered(stacked).flatMap((one) => one.rules),
       'minified',
     )
-    expect(css).toMatch(/@media\(width<1024px\)\{\.\S+ :is\(table, ?tbody/)
+    expect(css).toMatch(/@media\(width<1024px\)\{\.\S+ :is\(table, ?caption, ?tbody/)
     expect(css).toMatch(/attr\(data-label\)/)
     expect(css).toMatch(/@media\(width<640px\)\{.*display:revert/)
   })

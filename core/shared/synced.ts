@@ -90,6 +90,7 @@ export function synced(copy: Copy, was: SharedBlock, now: SharedBlock, ids: IdsO
       Object.assign(block, {
         name: now.name,
         hidden: old!.hidden,
+        locked: old!.locked,
         copyOf: { shared: now.id, ...(guise ? { guise: guise.id } : {}) },
         style: overlaid(rest, sifted(old!.style, placing)),
       })

@@ -32,7 +32,7 @@ export function ScopeColumn({ place }: { place: Place }) {
         ))}
       </nav>
       <ReachNote place={place} />
-      <SelectionTools hidden={block.hidden ?? false} groups={block.kind !== 'section'} />
+      <SelectionTools hidden={block.hidden ?? false} locked={block.locked ?? false} groups={block.kind !== 'section'} />
       <WidthsToEdit blocks={[block]} />
       <HereAlone block={block} />
       <AllLike place={place} />

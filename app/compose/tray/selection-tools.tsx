@@ -1,4 +1,4 @@
-import { Copy, EyeOff, Group, Repeat, Trash2 } from 'lucide-react'
+import { Copy, EyeOff, Group, Lock, Repeat, Trash2 } from 'lucide-react'
 import { Popover } from 'radix-ui'
 import { useDeferredValue, useState } from 'react'
 import { MOST_COPIES } from '#core/many/structure'
@@ -10,10 +10,10 @@ import { useSession, useSessionStore } from '../../session/context'
 import { selectMany } from '../../session/store'
 import { Button, IconButton } from '../../ui/button'
 import { NumberField } from '../../ui/number-field'
-import { deleteSelection, duplicateSelection, groupSelection, repeatSelection, toggleHidden } from '../on-selection'
+import { deleteSelection, duplicateSelection, groupSelection, repeatSelection, toggleHidden, toggleLocked } from '../on-selection'
 
 /** What is done with the selection as a whole. */
-export function SelectionTools({ hidden, groups }: { hidden: boolean; groups: boolean }) {
+export function SelectionTools({ hidden, locked, groups }: { hidden: boolean; locked: boolean; groups: boolean }) {
   const store = useSessionStore()
   return (
     <span role="group" aria-label="The selection" className="-ml-1 mb-1.5 flex gap-0.5">
@@ -28,6 +28,9 @@ export function SelectionTools({ hidden, groups }: { hidden: boolean; groups: bo
       )}
       <IconButton label={hidden ? 'Show' : 'Hide'} pressed={hidden} className="h-6 w-6" onClick={() => toggleHidden(store)}>
         <EyeOff size={14} strokeWidth={1.5} />
+      </IconButton>
+      <IconButton label={locked ? 'Unlock' : 'Lock'} pressed={locked} className="h-6 w-6" onClick={() => toggleLocked(store)}>
+        <Lock size={14} strokeWidth={1.5} />
       </IconButton>
       <IconButton label="Delete" className="h-6 w-6" onClick={() => deleteSelection(store)}>
         <Trash2 size={14} strokeWidth={1.5} />

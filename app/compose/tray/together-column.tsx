@@ -22,6 +22,7 @@ export function TogetherColumn({ places }: { places: readonly Place[] }) {
       </p>
       <SelectionTools
         hidden={places.every((one) => one.block.hidden)}
+        locked={places.every((one) => one.block.locked)}
         groups={places.every((one) => one.block.kind !== 'section')}
       />
       <WidthsToEdit blocks={places.map((one) => one.block)} />
