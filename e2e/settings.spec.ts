@@ -107,6 +107,8 @@ test('sizes are typed: fluid ones grow between two widths in every view, and a t
   await expect(page.getByText(/Grows 3\.31 px per 100 px/)).toBeVisible()
   await size.fill('enormous')
   await size.press('Enter')
+  await expect(page.getByRole('alert')).toContainText('Size takes a figure with its unit')
+  await size.press('Escape')
   await expect(size).toHaveValue('30 at 375 to 60 at 1280')
   await page.getByRole('textbox', { name: 'Space after' }).fill('space-8')
   await page.getByRole('textbox', { name: 'Space after' }).press('Enter')

@@ -58,7 +58,7 @@ const BlockItem = memo(function BlockItem({ block, depth, drop }: { block: Block
           <span className="min-w-0 truncate">
             {blockName(block)}
             {block.copyOf && <CopySign />}
-            {words !== '' && <span className="font-normal text-muted"> {words}</span>}
+            {words !== '' && <span className="font-normal text-ink-2"> {words}</span>}
           </span>
           {block.locked && <Lock size={11} role="img" aria-label="locked" className="shrink-0 self-center" />}
           {block.hidden ? <EyeOff size={12} aria-label="hidden" /> : <span className="figure shrink-0 text-ink-2">{span}</span>}

@@ -45,27 +45,19 @@ export function deleteSelection(store: SessionStore): void {
   if (edit(store, { kind: 'remove', blocks: ids })) select(store, next?.id ?? null)
 }
 
-/** Hides the selection, or shows it where all of it is hidden. */
-export function toggleHidden(store: SessionStore): void {
+/** Sets a field of all selected blocks to true, or takes it away where all of them have it. */
+function toggleField(store: SessionStore, field: 'hidden' | 'locked', set: string, takeAway: string): void {
   const places = allSelected(store.getState())
-  const hidden = places.every((one) => one.block.hidden)
+  const all = places.every((one) => one.block[field])
   editAll(
     store,
-    hidden ? 'show' : 'hide',
-    places.map((one): Edit => ({ kind: 'field', block: one.block.id, field: 'hidden', value: hidden ? null : true })),
+    all ? takeAway : set,
+    places.map((one): Edit => ({ kind: 'field', block: one.block.id, field, value: all ? null : true })),
   )
 }
 
-/** Locks the selection, or unlocks it where all of it is locked. */
-export function toggleLocked(store: SessionStore): void {
-  const places = allSelected(store.getState())
-  const locked = places.every((one) => one.block.locked)
-  editAll(
-    store,
-    locked ? 'unlock' : 'lock',
-    places.map((one): Edit => ({ kind: 'field', block: one.block.id, field: 'locked', value: locked ? null : true })),
-  )
-}
+export const toggleHidden = (store: SessionStore): void => toggleField(store, 'hidden', 'hide', 'show')
+export const toggleLocked = (store: SessionStore): void => toggleField(store, 'locked', 'lock', 'unlock')
 
 /** The selected blocks that stand beside each other, in reading order, and what holds them. */
 function together(store: SessionStore) {

@@ -49,7 +49,24 @@ export function SharedDialog({ onClose }: { onClose: () => void }) {
   )
 }
 
-const FIELD = 'h-[28px] min-w-0 rounded-2 border border-line-strong bg-field px-2'
+/** A name to type; an empty one is not taken. */
+function NameField({ label, name, onTake }: { label: string; name: string; onTake: (name: string) => void }) {
+  return (
+    <input
+      key={name}
+      aria-label={label}
+      className="h-[28px] min-w-0 flex-1 rounded-2 border border-line-strong bg-field px-2"
+      defaultValue={name}
+      maxLength={80}
+      onBlur={(event) => {
+        const typed = event.target.value.trim()
+        if (typed === '' || typed === name) event.target.value = name
+        else onTake(typed)
+      }}
+      onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+    />
+  )
+}
 
 function Details({ shared, onClose }: { shared: SharedBlock; onClose: () => void }) {
   const store = useSessionStore()
@@ -61,23 +78,16 @@ function Details({ shared, onClose }: { shared: SharedBlock; onClose: () => void
   return (
     <>
       <div className="flex gap-2">
-        <input
-          key={shared.name}
-          aria-label="Name of the shared block"
-          className={`flex-1 ${FIELD}`}
-          defaultValue={shared.name}
-          maxLength={80}
-          onBlur={(event) => {
-            const name = event.target.value.trim()
-            if (name === '' || name === shared.name) event.target.value = shared.name
-            else
-              edit(store, {
-                kind: 'shared',
-                shared: shared.id,
-                edit: { kind: 'field', block: shared.block.id, field: 'name', value: name },
-              })
-          }}
-          onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+        <NameField
+          label="Name of the shared block"
+          name={shared.name}
+          onTake={(name) =>
+            edit(store, {
+              kind: 'shared',
+              shared: shared.id,
+              edit: { kind: 'field', block: shared.block.id, field: 'name', value: name },
+            })
+          }
         />
         <Button
           className="!h-[28px]"
@@ -206,18 +216,10 @@ function GuiseRow({ shared, guise, count }: { shared: SharedBlock; guise: Guise;
   return (
     <div className="border-t border-line py-1.5">
       <div className="flex items-center gap-2">
-        <input
-          key={guise.name}
-          aria-label={`Name of the guise ${guise.name}`}
-          className={`flex-1 ${FIELD}`}
-          defaultValue={guise.name}
-          maxLength={80}
-          onBlur={(event) => {
-            const name = event.target.value.trim()
-            if (name === '' || name === guise.name) event.target.value = guise.name
-            else set(shared.guises.map((one) => (one === guise ? { ...guise, name } : one)))
-          }}
-          onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+        <NameField
+          label={`Name of the guise ${guise.name}`}
+          name={guise.name}
+          onTake={(name) => set(shared.guises.map((one) => (one === guise ? { ...guise, name } : one)))}
         />
         <span className="text-label text-ink-2">
           <span className="figure">{count}</span> {count === 1 ? 'copy' : 'copies'}

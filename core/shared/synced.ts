@@ -5,7 +5,7 @@ import { overlaid } from '#core/site/directions'
 import type { Site } from '#core/site/schema'
 import { type PropertyName, propertyNames, propertyOf, type Style, type StyleValues } from '#core/style/registry'
 import { isSame } from '#core/values/equal'
-import { type Copy, derivedId, guiseOf, partOf } from './copies'
+import { copiesIn, type Copy, derivedId, guiseOf, partOf } from './copies'
 
 /** Fields that each copy may have of its own. Words and alternative texts are its own language by language. */
 export const OWN_FIELDS = ['words', 'alt', 'picture', 'link'] as const
@@ -132,7 +132,7 @@ export function withCopies<B extends Block>(block: B, change: (copy: Copy) => Bl
 /** A site with the copies of its pages changed; pages and sections in which none is stay the same objects. */
 export function withCopiesOf(site: Site, change: (copy: Copy) => Block): Site {
   const pages = site.pages.map((page) => {
-    const sections = page.sections.map((section) => withCopies(section, change))
+    const sections = page.sections.map((section) => (copiesIn(section).length > 0 ? withCopies(section, change) : section))
     return sections.every((one, i) => one === page.sections[i]) ? page : { ...page, sections }
   })
   return pages.every((one, i) => one === site.pages[i]) ? site : { ...site, pages }
