@@ -1,4 +1,4 @@
-import { composed, expect, openSite, test } from './application'
+import { composed, expect, openSite, saved, test } from './application'
 import { designer, measure, near, rowsOf } from './designer'
 import type { Box } from './views'
 
@@ -186,4 +186,36 @@ test('a block that is seen before one that is read before it is said to be, and 
   await expect(tray.getByText(/Text is read after Heading, but seen before it at 1280/)).toBeVisible()
   await tray.getByRole('button', { name: 'Put the order back' }).click()
   await expect(tray.getByText(/is read after/)).toHaveCount(0)
+})
+
+test('a sticky block says how far it holds, and holds so far', async ({ page, app }) => {
+  const { section, block, words, figure, choose, out } = designer(page)
+  await section('Story')
+  await block('Group')
+  await choose('Layout', 'Grid')
+  await figure('Own columns', '2')
+  await figure('Padding top and bottom', '32')
+  await words('Text', 'Tall')
+  await figure('Columns spanned', '1')
+  await figure('Height, least', '700')
+  await out()
+  await words('Text', 'Stays')
+  await figure('Columns spanned', '1')
+  await choose('Stands', 'Sticky')
+  await choose('In its place, down', 'Start')
+  const said = page.locator('[data-view="1280"] [data-sticky]')
+  await expect(said).toBeAttached()
+  const way = Number(await said.getAttribute('data-sticky'))
+  await section('Contact')
+  await figure('Height, least', '120 vh')
+  await saved(page)
+
+  const id = /sites\/([\w-]{10})/.exec(page.url())![1]!
+  await page.setViewportSize({ width: 1280, height: 500 })
+  await page.goto(`${app.url}/visit/${id}/index.html`)
+  const top = () => page.getByText('Stays', { exact: true }).evaluate((one) => one.getBoundingClientRect().top + scrollY)
+  const rest = await top()
+  await page.evaluate(() => scrollTo(0, document.documentElement.scrollHeight))
+  expect(way).toBeGreaterThan(300)
+  expect(Math.abs((await top()) - rest - way)).toBeLessThanOrEqual(1)
 })

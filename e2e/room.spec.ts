@@ -107,3 +107,23 @@ test('rows of the tree are dragged beside and into others, renamed from their wo
   await page.mouse.click(x, y)
   await expect(tray.getByRole('heading', { name: 'Story', exact: true })).toBeVisible()
 })
+
+test('the tray keeps its height when it is hidden and when the screen is opened again', async ({ page }) => {
+  const tray = page.getByRole('region', { name: 'Tray' })
+  const height = async () => Math.round((await tray.boundingBox())!.height)
+  const edge = (await page.getByRole('separator', { name: 'Height of the tray' }).boundingBox())!
+  const before = await height()
+  await page.mouse.move(edge.x + 600, edge.y + 2)
+  await page.mouse.down()
+  await page.mouse.move(edge.x + 600, edge.y - 60, { steps: 5 })
+  await page.mouse.up()
+  await expect.poll(height).toBeGreaterThan(before + 40)
+  const dragged = await height()
+  await page.keyboard.press('t')
+  await expect(tray).toHaveCount(0)
+  await page.keyboard.press('t')
+  await expect.poll(height).toBe(dragged)
+  await page.reload()
+  await composed(page)
+  await expect.poll(height).toBe(dragged)
+})

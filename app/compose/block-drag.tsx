@@ -1,4 +1,4 @@
-import { type PointerEvent, type RefObject, useCallback, useRef, useState } from 'react'
+import { type PointerEvent, type RefObject, useCallback, useState } from 'react'
 import { type BlockKind, mayHold } from '#core/blocks/index'
 import type { Edit } from '#core/edits/index'
 import { positionOf } from '#core/edits/places'
@@ -12,6 +12,8 @@ import { type Box, blockAt, boxOf, boxOfElement, type Frames, type StageView, us
 import { surroundAt } from '#core/render/surround'
 import { moveEdits } from '#core/many/structure'
 import { topmost } from '#core/many/chosen'
+import { followPointer } from './follow-pointer'
+import { PointerTab } from './pointer-tab'
 import { allSelected, blockName, type SessionState, type SessionStore, editAll, select } from '../session/store'
 
 /** Where a dragged block would go: into a container at an index, and from which column where it lands in free space. */
@@ -191,7 +193,6 @@ export function useBlockDrag(index: number, surface: RefObject<HTMLDivElement | 
   const store = useSessionStore()
   const frames: Frames = useFrames()
   const [drop, setDrop] = useState<(DropPlace & { x: number; y: number }) | null>(null)
-  const drag = useRef<{ id: string; x: number; y: number; moving: boolean } | null>(null)
 
   const begin = useCallback(
     (event: PointerEvent<HTMLDivElement>, pressed: string | undefined) => {
@@ -201,17 +202,16 @@ export function useBlockDrag(index: number, surface: RefObject<HTMLDivElement | 
         select(store, null)
         return
       }
-      drag.current = { id, x: event.clientX, y: event.clientY, moving: false }
+      const from = { x: event.clientX, y: event.clientY }
+      let moving = false
       const grab = event.clientX - surface.current!.getBoundingClientRect().left - (boxOf(view, id)?.left ?? 0)
       let latest: DropPlace | undefined
 
       const move = (now: globalThis.PointerEvent) => {
-        const { current } = drag
-        if (!current) return
-        if (!current.moving && Math.hypot(now.clientX - current.x, now.clientY - current.y) < THRESHOLD) return
+        if (!moving && Math.hypot(now.clientX - from.x, now.clientY - from.y) < THRESHOLD) return
         const { selection, also } = store.getState()
-        if (!current.moving && id !== selection && !also.includes(id)) select(store, id)
-        current.moving = true
+        if (!moving && id !== selection && !also.includes(id)) select(store, id)
+        moving = true
         const bounds = surface.current!.getBoundingClientRect()
         const state = store.getState()
         const place = findBlock(state.session.site, id)
@@ -228,27 +228,12 @@ export function useBlockDrag(index: number, surface: RefObject<HTMLDivElement | 
         }
         setDrop(latest ? { ...latest, x, y } : null)
       }
-      const finish = (now: globalThis.PointerEvent) => {
-        window.removeEventListener('pointermove', move)
-        window.removeEventListener('pointerup', finish)
-        window.removeEventListener('pointercancel', finish)
-        window.removeEventListener('keydown', cancel)
-        const moving = drag.current?.moving
-        drag.current = null
+      const end = (release: globalThis.PointerEvent | undefined) => {
         setDrop(null)
-        if (!moving) select(store, pressed ?? null)
-        else if (latest && now.type === 'pointerup')
-          editAll(store, 'move', dropEdits(store, topmost(allSelected(store.getState())), latest))
+        if (!moving && release) select(store, pressed ?? null)
+        else if (latest && release) editAll(store, 'move', dropEdits(store, topmost(allSelected(store.getState())), latest))
       }
-      const cancel = (now: KeyboardEvent) => {
-        if (now.key !== 'Escape') return
-        latest = undefined
-        setDrop(null)
-      }
-      window.addEventListener('pointermove', move)
-      window.addEventListener('pointerup', finish)
-      window.addEventListener('pointercancel', finish)
-      window.addEventListener('keydown', cancel)
+      followPointer({ move, end })
     },
     [store, frames, index, surface],
   )
@@ -260,12 +245,9 @@ export function useBlockDrag(index: number, surface: RefObject<HTMLDivElement | 
         className={`pointer-events-none absolute z-20 ${drop.behind ? 'border-2 border-dashed border-yarrow' : 'bg-yarrow'}`}
         style={drop.line}
       />
-      <div
-        className="pointer-events-none absolute z-20 whitespace-nowrap bg-ink px-1.5 py-0.5 text-label text-on-ink"
-        style={{ left: drop.x + 12, top: drop.y + 12 }}
-      >
+      <PointerTab x={drop.x} y={drop.y}>
         {drop.words}
-      </div>
+      </PointerTab>
     </>
   )
   return { begin, feedback }

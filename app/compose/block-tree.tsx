@@ -78,6 +78,7 @@ const BlockItem = memo(function BlockItem({ block, depth, drop }: { block: Block
 /** A block's name, to type; what it has no name for is offered from its words. An empty one takes the name away. */
 export function Rename({ block, suggestion = '', onDone }: { block: Block; suggestion?: string; onDone: () => void }) {
   const store = useSessionStore()
+  const offered = suggestion === '' ? blockName(block) : suggestion
   const take = (name: string) => {
     onDone()
     const trimmed = name.trim().slice(0, 80)
@@ -89,9 +90,10 @@ export function Rename({ block, suggestion = '', onDone }: { block: Block; sugge
       autoFocus
       aria-label={`Name of the ${block.kind}`}
       className="mx-2 my-2 w-[calc(100%-16px)] rounded-2 border border-ink bg-field px-2 py-1"
-      defaultValue={suggestion === '' ? blockName(block) : suggestion}
+      defaultValue={offered}
       onFocus={(event) => event.target.select()}
-      onBlur={(event) => take(event.target.value)}
+      // What was only offered is not taken by leaving.
+      onBlur={(event) => (event.target.value === offered ? onDone() : take(event.target.value))}
       onKeyDown={(event) => {
         event.stopPropagation()
         if (event.key === 'Enter') take(event.currentTarget.value)

@@ -5,7 +5,7 @@ import { hasWords, walk } from '#core/blocks/tree'
 import { plainText } from '#core/values/words'
 import { type Command, UNDO_COMMANDS } from '../session/command'
 import { addBlock, addSection, insertPlace, pasteInPlace } from './insert'
-import { canPlaceCopy, canShare, makeIndependent, placeCopy, selectedCopies, shareSelection } from './shared'
+import { canPlaceCopy, canShare, makeIndependent, placeCopy, selectedCopies, shareSelection } from './sharing'
 import {
   deleteSelection,
   duplicateSelection,

@@ -1,5 +1,5 @@
 import { CircleHelp, Frame as FrameIcon, Grid3x3, Ruler, Slash, SquareSplitHorizontal } from 'lucide-react'
-import { useEffect, useRef } from 'react'
+import { useEffect, useMemo, useRef } from 'react'
 import { Group, Panel, Separator, usePanelRef } from 'react-resizable-panels'
 import { Link } from 'react-router'
 import { BarTools } from '../screen/bar-tools'
@@ -19,6 +19,9 @@ import { openViews, useDesk } from '../session/desk'
 import { blockName, pageOf } from '../session/store'
 import { BlockTray, Tray } from './tray/tray'
 import { WidthRuler } from './width-ruler'
+
+/** Usual height of the tray, px. */
+const TRAY = 236
 
 // Printed by the server with the page; what drags its rows is loaded behind it.
 const RunningOrder = later(async () => (await import('./running-order')).RunningOrder)
@@ -63,13 +66,12 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
   const width = useSession((state) => state.session.site.views[openViews(state)[0]!]!)
   const order = useSession((state) => state.order)
   const trayPanel = usePanelRef()
-  const trayHeight = useRef<number | null>(null)
+  // The height that it was left with: known at once where it was hidden, and on a first visit once the desk is back.
+  const trayHeight = useMemo(() => `${(tray && store.getState().trayHeight) || TRAY}px`, [store, tray])
   useEffect(() => {
-    // The height that it was left with, once it is known; later ones are the drag's own.
     const height = store.getState().trayHeight
-    if (tray && height !== null && trayHeight.current === null) trayPanel.current?.resize(`${height}px`)
-    trayHeight.current = height
-  }, [store, tray, trayPanel])
+    if (height !== null) trayPanel.current?.resize(`${height}px`)
+  }, [store, trayPanel])
   const chooser = useSession((state) => state.chooser)
   const reSet = useSession((state) => pageOf(state).sections.find((one) => one.id === state.chooser?.section))
   const pages = useSession((state) => state.pagesOpen)
@@ -113,7 +115,7 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
               id="tray"
               panelRef={trayPanel}
               onResize={({ inPixels }) => store.setState({ trayHeight: Math.round(inPixels) })}
-              defaultSize="236px"
+              defaultSize={trayHeight}
               minSize="120px"
               maxSize="60%"
             >

@@ -11,6 +11,7 @@ import { pixels } from '#core/values/length'
 import { useSessionStore } from '../session/context'
 import { type Box, boxOfElement, type StageView } from '../live/frames'
 import { allSelected, editAll, makeId } from '../session/store'
+import { PointerTab } from './pointer-tab'
 
 type Edge = 'left' | 'right' | 'bottom'
 
@@ -100,7 +101,7 @@ export function EdgeDrag({ view, place, box, range }: { view: StageView; place: 
       current.gesture,
     )
     const bounds = event.currentTarget.offsetParent!.getBoundingClientRect()
-    setTab({ x: event.clientX - bounds.left + 12, y: event.clientY - bounds.top + 12, text })
+    setTab({ x: event.clientX - bounds.left, y: event.clientY - bounds.top, text })
   }
   const end = () => {
     drag.current = null
@@ -143,12 +144,9 @@ export function EdgeDrag({ view, place, box, range }: { view: StageView; place: 
         'Drag to change the height',
       )}
       {tab && (
-        <div
-          className="figure pointer-events-none absolute z-20 whitespace-nowrap bg-ink px-1.5 py-0.5 text-on-ink"
-          style={{ left: tab.x, top: tab.y }}
-        >
+        <PointerTab x={tab.x} y={tab.y} figure>
           {tab.text}
-        </div>
+        </PointerTab>
       )}
     </>
   )

@@ -5,6 +5,7 @@ import { findBlock } from '#core/site/tree'
 import { type Box, boxOf, type StageView, useFrames } from '../live/frames'
 import { useSessionStore } from '../session/context'
 import { pageOf, pressable, select, selectMany, type SessionState, toggleSelected } from '../session/store'
+import { followPointer } from './follow-pointer'
 
 const THRESHOLD = 4
 
@@ -68,28 +69,16 @@ export function useFrameSelect(index: number, surface: RefObject<HTMLDivElement 
         measured ??= boxedBlocks(store.getState(), view)
         selectMany(store, [...before, ...blocksWithin(store.getState(), measured, next)])
       }
-      const end = () => {
-        window.removeEventListener('pointermove', move)
-        window.removeEventListener('pointerup', finish)
-        window.removeEventListener('pointercancel', end)
-        window.removeEventListener('keydown', cancel)
+      const end = (release: globalThis.PointerEvent | undefined) => {
         setFrame(null)
+        if (!release) {
+          if (drawn) selectMany(store, before)
+        } else if (!drawn) {
+          if (add && pressed !== undefined) toggleSelected(store, pressed)
+          else if (!add) select(store, pressed ?? null)
+        }
       }
-      const finish = () => {
-        end()
-        if (drawn) return
-        if (add && pressed !== undefined) toggleSelected(store, pressed)
-        else if (!add) select(store, pressed ?? null)
-      }
-      const cancel = (now: KeyboardEvent) => {
-        if (now.key !== 'Escape') return
-        end()
-        selectMany(store, before)
-      }
-      window.addEventListener('pointermove', move)
-      window.addEventListener('pointerup', finish)
-      window.addEventListener('pointercancel', end)
-      window.addEventListener('keydown', cancel)
+      followPointer({ move, end })
     },
     [store, frames, index, surface],
   )

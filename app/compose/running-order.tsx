@@ -13,7 +13,7 @@ import { ADDABLE } from './commands'
 import { useSessionStore, useSession } from '../session/context'
 import { addBlock, addSection, insertPlace } from './insert'
 import { deleteSelection, duplicateSelection } from './on-selection'
-import { canPlaceCopy, placeCopy } from './shared'
+import { canPlaceCopy, placeCopy } from './sharing'
 import { blockName, edit, pageOf, select, selected } from '../session/store'
 import { BlockTree, CopySign, Rename } from './block-tree'
 

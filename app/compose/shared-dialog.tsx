@@ -12,7 +12,7 @@ import { Button } from '../ui/button'
 import { Choice } from '../ui/choice'
 import { TitledDialog } from '../ui/dialog'
 import { replaceCopies } from './copy-edits'
-import { canPlaceCopy, placeCopy, selectedCopies } from './shared'
+import { canPlaceCopy, placeCopy, selectedCopies } from './sharing'
 
 /** The shared blocks of the site: where each is used, its guises and what differs in them, and what can be done with all copies. */
 export function SharedDialog({ onClose }: { onClose: () => void }) {

@@ -2,7 +2,7 @@ import { copiesOf } from '#core/shared/copies'
 import { boxOf, useFrames } from '../live/frames'
 import { useSession } from '../session/context'
 import { pageOf, type SessionState } from '../session/store'
-import { selectedCopies } from './shared'
+import { selectedCopies } from './sharing'
 
 /** The copies on the page of the shared block that is worked on, as one text, so that they are drawn again only when they change. */
 const copiesToMark = (state: SessionState): string => {

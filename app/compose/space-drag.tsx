@@ -7,6 +7,7 @@ import { type Length, pixels } from '#core/values/length'
 import { useSession, useSessionStore } from '../session/context'
 import { boxOf, boxOfElement, type StageView, useFrames } from '../live/frames'
 import { edit, makeId, selected, type SessionStore } from '../session/store'
+import { PointerTab } from './pointer-tab'
 import { type SpaceArea, spaceAreas } from './space-areas'
 
 /** How near a space of the guide a drag must come to take it, px of the page. */
@@ -84,8 +85,8 @@ export function SpaceDrag({ index }: { index: number }) {
     const bounds = event.currentTarget.offsetParent!.getBoundingClientRect()
     const said = 'token' in length ? length.token : `${'value' in length ? length.value : 0} px`
     setHeld({
-      x: event.clientX - bounds.left + 12,
-      y: event.clientY - bounds.top + 12,
+      x: event.clientX - bounds.left,
+      y: event.clientY - bounds.top,
       text: `${propertyOf(area.name).label} ${said}`,
     })
   }
@@ -120,12 +121,9 @@ export function SpaceDrag({ index }: { index: number }) {
         </div>
       ))}
       {held && (
-        <div
-          className="figure pointer-events-none absolute z-20 whitespace-nowrap bg-ink px-1.5 py-0.5 text-on-ink"
-          style={{ left: held.x, top: held.y }}
-        >
+        <PointerTab x={held.x} y={held.y} figure>
           {held.text}
-        </div>
+        </PointerTab>
       )}
     </>
   )

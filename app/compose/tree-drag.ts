@@ -7,6 +7,7 @@ import { positionOf } from '#core/edits/places'
 import { findBlock, type Place } from '#core/site/tree'
 import { useSessionStore } from '../session/context'
 import { allSelected, editAll, select, type SessionStore } from '../session/store'
+import { followPointer } from './follow-pointer'
 
 /** Where dragged rows would go: before or after a row, or into its block. */
 export type TreeDrop = { at: string; where: 'before' | 'after' | 'into' }
@@ -65,29 +66,18 @@ export function useTreeDrag(): { drop: TreeDrop | null; onPointerDown: (event: P
         latest = wanted && treeDrop(store.getState().session.site, moved(), wanted) ? wanted : null
         setDrop((old) => (old?.at === latest?.at && old?.where === latest?.where ? old : latest))
       }
-      const end = (now: Event) => {
-        for (const [name, run] of Object.entries({ pointermove: move, pointerup: end, pointercancel: end, keydown: cancel }))
-          window.removeEventListener(name, run as never)
+      const end = (release: globalThis.PointerEvent | undefined) => {
         setDrop(null)
         if (!moving) return
         // The press that ends a drag selects nothing.
+        const swallow = (click: Event) => click.stopPropagation()
         window.addEventListener('click', swallow, { capture: true, once: true })
         setTimeout(() => window.removeEventListener('click', swallow, { capture: true }))
         const { site } = store.getState().session
-        const target = latest && now.type === 'pointerup' ? treeDrop(site, moved(), latest) : undefined
+        const target = latest && release ? treeDrop(site, moved(), latest) : undefined
         if (target) editAll(store, 'move', moveEdits(site, moved(), target.parent, target.index))
       }
-      const swallow = (click: Event) => click.stopPropagation()
-      const cancel = (key: KeyboardEvent) => {
-        if (key.key !== 'Escape') return
-        key.stopPropagation()
-        latest = null
-        end(key)
-      }
-      window.addEventListener('pointermove', move)
-      window.addEventListener('pointerup', end)
-      window.addEventListener('pointercancel', end)
-      window.addEventListener('keydown', cancel)
+      followPointer({ move, end })
     },
     [store],
   )

@@ -1,14 +1,14 @@
 import { ChevronDown } from 'lucide-react'
 import { Popover } from 'radix-ui'
-import { useRef, useState } from 'react'
 import { lengthText, parseLength } from '#core/style/length-text'
 import { lengthProblem } from '#core/style/length-range'
 import { LENGTH_UNITS, type Length } from '#core/values/length'
 import { growthPer100 } from '#core/type/fluid'
 import { useAsked } from '../ui/asked'
 import { NumberField } from '../ui/number-field'
-import { Refusal, useRefusal } from '../ui/refusal'
+import { Refusal } from '../ui/refusal'
 import { steady } from '../ui/steady'
+import { useTyped } from '../ui/typed'
 import { useOfferedGuide } from '../session/context'
 
 export type LengthOptions = {
@@ -39,23 +39,12 @@ function Field({
   onChange,
 }: LengthFieldProps) {
   const guide = useOfferedGuide()
-  const [draft, setDraft] = useState<string | null>(null)
   const [newest, ask] = useAsked(value)
   const names = tokens ? guide[tokens] : []
-  const text = draft ?? (value ? lengthText(value) : '')
-
-  const [refused, refuse] = useRefusal()
-  const field = useRef<HTMLSpanElement>(null)
-
-  const settle = () => {
-    setDraft(null)
-    refuse('')
-  }
-  const take = (typed: string) => {
+  const { field, refused, enter, settle, input } = useTyped<HTMLSpanElement>(value ? lengthText(value) : '', (typed) => {
     if (typed.trim() === '') {
-      settle()
       if (value) onChange(null)
-      return
+      return undefined
     }
     const unit = value && 'unit' in value ? value.unit : 'px'
     const parsed = parseLength(
@@ -64,14 +53,10 @@ function Field({
       unit,
     )
     const problem = lengthProblem(parsed, least)
-    if (!parsed || problem !== undefined) return refuse(`${label} takes ${problem}.`)
-    settle()
+    if (!parsed || problem !== undefined) return `${label} takes ${problem}.`
     if (lengthText(parsed) !== (value && lengthText(value))) onChange(parsed)
-  }
-  const leave = (typed: string) => {
-    take(typed)
-    if (refused !== '') settle()
-  }
+    return undefined
+  })
   return (
     <span
       ref={field}
@@ -79,18 +64,12 @@ function Field({
     >
       <input
         aria-label={label}
-        aria-invalid={refused !== ''}
         title="A figure with its unit, a token, or “38 to 76” for a size that grows with the width"
         className="figure min-w-0 flex-1 bg-transparent pl-1.5 outline-none placeholder:text-muted"
-        value={text}
         placeholder={placeholder}
-        onChange={(event) => {
-          setDraft(event.target.value)
-          refuse('')
-        }}
-        onBlur={(event) => draft !== null && leave(event.target.value)}
+        {...input}
         onKeyDown={(event) => {
-          if (event.key === 'Enter') take(event.currentTarget.value)
+          if (event.key === 'Enter') enter(event.currentTarget.value)
           else if (event.key === 'Escape') settle()
           else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
             const now = newest()

@@ -1,6 +1,6 @@
-import { useRef, useState } from 'react'
-import { Refusal, useRefusal } from './refusal'
+import { Refusal } from './refusal'
 import { steady } from './steady'
+import { useTyped } from './typed'
 
 type ListFieldProps = {
   label: string
@@ -13,33 +13,19 @@ type ListFieldProps = {
 }
 
 function Field({ label, text, placeholder, takes, onChange }: ListFieldProps) {
-  const [draft, setDraft] = useState<string | null>(null)
-  const [refused, refuse] = useRefusal()
-  const field = useRef<HTMLInputElement>(null)
-  const settle = () => {
-    setDraft(null)
-    refuse('')
-  }
-  const take = (typed: string) => {
-    if (typed.trim() === text || onChange(typed.trim())) settle()
-    else if (refused === '') refuse(`${label} takes ${takes}.`)
-  }
+  const { field, refused, enter, settle, input } = useTyped<HTMLInputElement>(text, (typed) =>
+    typed.trim() === text || onChange(typed.trim()) ? undefined : `${label} takes ${takes}.`,
+  )
   return (
     <>
       <input
         ref={field}
         aria-label={label}
-        aria-invalid={refused !== ''}
         className={`figure h-[26px] min-w-0 flex-1 rounded-2 border bg-field px-1.5 outline-none placeholder:text-muted ${refused ? 'border-rust' : 'border-line-strong focus:border-ink'}`}
-        value={draft ?? text}
         placeholder={placeholder}
-        onChange={(event) => {
-          setDraft(event.target.value)
-          refuse('')
-        }}
-        onBlur={(event) => (refused === '' ? draft !== null && take(event.target.value) : settle())}
+        {...input}
         onKeyDown={(event) => {
-          if (event.key === 'Enter') take(event.currentTarget.value)
+          if (event.key === 'Enter') enter(event.currentTarget.value)
           else if (event.key === 'Escape') settle()
         }}
       />

@@ -1,7 +1,8 @@
-import { type KeyboardEvent, useRef, useState } from 'react'
+import type { KeyboardEvent } from 'react'
 import { useAsked } from './asked'
-import { Refusal, useRefusal } from './refusal'
+import { Refusal } from './refusal'
 import { steady } from './steady'
+import { useTyped } from './typed'
 
 type NumberFieldProps = {
   label: string
@@ -37,40 +38,27 @@ function Field({
   onChange,
   className = '',
 }: NumberFieldProps) {
-  const [draft, setDraft] = useState<string | null>(null)
-  const shown = draft ?? (value === null ? '' : String(Number(value.toFixed(3))))
-
   const [newest, ask] = useAsked(value)
-
-  const [refused, refuse] = useRefusal()
-  const field = useRef<HTMLSpanElement>(null)
-
-  const settle = () => {
-    setDraft(null)
-    refuse('')
-  }
-  const take = (text: string) => {
-    const typed = text.trim().replace(',', '.').replace('−', '-')
-    if (typed === '') {
-      settle()
-      if (value !== null) onClear?.()
-      return
-    }
-    const number = /^[+-]?(\d+\.?\d*|\.\d+)$/.test(typed) ? Number(typed) : NaN
-    // What is refused stays in the field, with what it may be, and never goes further.
-    if (!(number >= least && number <= most) || (whole && !Number.isInteger(number)))
-      return refuse(`${label} takes ${inWords(least, most, whole)}.`)
-    settle()
-    if (number === newest()) return
-    ask(number)
-    onChange(number)
-  }
-  const leave = (text: string) => {
-    take(text)
-    if (refused !== '') settle()
-  }
+  const { field, refused, draft, enter, settle, input } = useTyped<HTMLSpanElement>(
+    value === null ? '' : String(Number(value.toFixed(3))),
+    (text) => {
+      const typed = text.trim().replace(',', '.').replace('−', '-')
+      if (typed === '') {
+        if (value !== null) onClear?.()
+        return undefined
+      }
+      const number = /^[+-]?(\d+\.?\d*|\.\d+)$/.test(typed) ? Number(typed) : NaN
+      // What is refused stays in the field, with what it may be, and never goes further.
+      if (!(number >= least && number <= most) || (whole && !Number.isInteger(number)))
+        return `${label} takes ${inWords(least, most, whole)}.`
+      if (number === newest()) return undefined
+      ask(number)
+      onChange(number)
+      return undefined
+    },
+  )
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
-    if (event.key === 'Enter') take(event.currentTarget.value)
+    if (event.key === 'Enter') enter(event.currentTarget.value)
     else if (event.key === 'Escape') {
       settle()
       event.currentTarget.blur()
@@ -78,7 +66,7 @@ function Field({
       event.preventDefault()
       const by = (event.key === 'ArrowUp' ? 1 : -1) * step * (event.shiftKey ? 10 : 1)
       const next = Number(((Number(draft ?? newest() ?? 0) || 0) + by).toFixed(4))
-      take(String(Math.min(most, Math.max(least, next))))
+      enter(String(Math.min(most, Math.max(least, next))))
     }
   }
   return (
@@ -89,16 +77,10 @@ function Field({
       {prefix !== '' && <span className="pl-1.5 text-muted">{prefix}</span>}
       <input
         aria-label={label}
-        aria-invalid={refused !== ''}
         inputMode="decimal"
         className="figure min-w-0 flex-1 bg-transparent px-1.5 outline-none placeholder:text-muted"
-        value={shown}
         placeholder={placeholder}
-        onChange={(event) => {
-          setDraft(event.target.value)
-          refuse('')
-        }}
-        onBlur={(event) => draft !== null && leave(event.target.value)}
+        {...input}
         onKeyDown={onKeyDown}
       />
       {unit !== '' && <span className="figure pr-1.5 text-muted">{unit}</span>}

@@ -1,13 +1,5 @@
 import { Popover } from 'radix-ui'
-import { type RefObject, useState } from 'react'
-
-/**
- * What a field says of text that it cannot take. The text stays until it is corrected, or Escape gives back what it was.
- * @returns the sentence, empty while there is none; and what sets it
- */
-export function useRefusal(): [sentence: string, refuse: (sentence: string) => void] {
-  return useState('')
-}
+import type { RefObject } from 'react'
 
 /** The sentence of a refused field, above it. */
 export function Refusal({ sentence, field }: { sentence: string; field: RefObject<HTMLElement | null> }) {

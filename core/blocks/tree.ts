@@ -11,3 +11,11 @@ export function* walk(block: Block): Generator<Block> {
   yield block
   if (isContainer(block)) for (const child of block.children) yield* walk(child)
 }
+
+/** A block with what it directly holds changed; the same object if nothing of that is. */
+export function withChildren<B extends Block>(block: B, change: (child: Block) => Block): B {
+  if (!isContainer(block)) return block
+  const held: readonly Block[] = block.children
+  const children = held.map(change)
+  return children.every((one, i) => one === held[i]) ? block : ({ ...(block as Container), children } as unknown as B)
+}

@@ -1,7 +1,7 @@
 import type { Block, Container } from '#core/blocks/index'
-import { isContainer } from '#core/blocks/tree'
+import { isContainer, withChildren } from '#core/blocks/tree'
 import type { Page, Site } from '#core/site/schema'
-import { findBlock, type Place } from '#core/site/tree'
+import { findBlock, type Place, withSections } from '#core/site/tree'
 import { EditError } from './edit'
 
 /** Finds a block or says that it is gone. */
@@ -65,9 +65,7 @@ function replacing<B extends Block>(block: B, next: ReadonlyMap<string, Block>, 
     old.push(block)
     return found as B
   }
-  if (!isContainer(block)) return block
-  const children = block.children.map((child) => replacing(child, next, old))
-  return children.every((one, i) => one === block.children[i]) ? block : { ...block, children }
+  return withChildren(block, (child) => replacing(child, next, old))
 }
 
 /**
@@ -77,11 +75,8 @@ function replacing<B extends Block>(block: B, next: ReadonlyMap<string, Block>, 
  */
 export function withBlocks(site: Site, next: ReadonlyMap<string, Block>): { site: Site; old: Block[] } {
   const old: Block[] = []
-  const pages = site.pages.map((page) => {
-    const sections = page.sections.map((section) => replacing(section, next, old))
-    return sections.every((one, i) => one === page.sections[i]) ? page : { ...page, sections }
-  })
+  const replaced = withSections(site, (section) => replacing(section, next, old))
   const gone = [...next.keys()].find((id) => !old.some((one) => one.id === id))
   if (gone !== undefined) throw new EditError(`The block "${gone}" is no longer on any page.`)
-  return { site: pages.every((one, i) => one === site.pages[i]) ? site : { ...site, pages }, old }
+  return { site: replaced, old }
 }

@@ -8,26 +8,8 @@ import { type PropertyName, propertyOf, valuesIn } from '#core/style/registry'
 import { rangeScopes } from '#core/style/cascade'
 import { looksOf } from './chosen'
 
-/** What of its place a block keeps when it is given another's style: where it stands, and how large it is. */
-const OF_ITS_PLACE: ReadonlySet<PropertyName> = new Set([
-  'span',
-  'start',
-  'position',
-  'top',
-  'right',
-  'bottom',
-  'left',
-  'order',
-  'width',
-  'height',
-  'selfJustify',
-  'selfAlign',
-  'grow',
-  'spaceBefore',
-  'spaceAfter',
-])
-
-const isTaken = (name: PropertyName): boolean => !OF_ITS_PLACE.has(name)
+/** What a block keeps when it is given another's style: where it stands, and how large it is. */
+const isTaken = (name: PropertyName): boolean => !propertyOf(name).placing && name !== 'width' && name !== 'height'
 
 /**
  * The edits that give blocks the style of another: its looks and all of its values at every range of widths and on

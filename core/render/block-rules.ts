@@ -172,20 +172,23 @@ function difference(before: readonly Declaration[], now: readonly Declaration[])
 
 const isOut = (values: StyleValues | undefined) => values?.position === 'held' || values?.position === 'backdrop'
 
+/** True if the values of a block inside are such at any range of widths. */
+const someInside = (block: Block, are: (values: StyleValues | undefined) => boolean): boolean =>
+  isContainer(block) && block.children.some(({ style }) => are(style.base) || Object.values(style.below ?? {}).some(are))
+
 /** True if a block inside is taken out of the flow, so that the container must be what it is measured from. */
-function anchors(block: Block): boolean {
-  if (!isContainer(block)) return false
-  return block.children.some(
-    ({ style }) => isOut(style.base) || (style.below !== undefined && Object.values(style.below).some(isOut)),
-  )
-}
+const anchors = (block: Block): boolean => someInside(block, isOut)
+
+/** True if a block inside is on a layer behind the others. */
+const holdsLow = (block: Block): boolean => someInside(block, (values) => values?.layer === 'behind')
 
 /** What holds at every width because of what a block holds or is boxed with, whatever its own settings say. */
 function addAnchoring(own: Declaration[], block: Block, values: StyleValues, boxed: boolean): void {
   const anchored = anchors(block)
   const positioned = values.position !== undefined && values.position !== 'flow'
   if ((anchored || boxed) && !positioned) own.push(['position', 'relative'])
-  if (anchored) own.push(['isolation', 'isolate'])
+  // What lies behind the others lies over the ground of what holds them all the same.
+  if (anchored || holdsLow(block)) own.push(['isolation', 'isolate'])
   if (boxed && values.corner) own.push(['overflow', 'hidden'])
 }
 

@@ -119,6 +119,12 @@ describe('the CSS of a block', () => {
     expect(css).toContain('.opening-text{grid-area:auto;position:absolute;top:4px}')
   })
 
+  test('a block behind the others lies over the ground of what holds them', () => {
+    const css = cssOf(made('group', {}, { children: [made('text', { below: { narrow: { layer: 'behind' } } }, words('a'))] }))
+    expect(css).toContain('.opening-group{display:flex;flex-direction:column;isolation:isolate}')
+    expect(css).toContain('@media(width<640px){.opening-text{z-index:-1}}')
+  })
+
   test('hover holds for keyboard focus too, and moves softly', () => {
     expect(cssOf(made('button', { hover: { fill: role('accent') } }, words('a')))).toBe(
       '.opening-button{transition:background-color .15s}.opening-button:is(:hover,:focus-visible){background-color:var(--accent)}',

@@ -1,5 +1,5 @@
 import type { Block, Section } from '#core/blocks/index'
-import { isContainer, walk } from '#core/blocks/tree'
+import { walk, withChildren } from '#core/blocks/tree'
 import type { Guise, SharedBlock } from '#core/site/shared'
 import type { Page, Site } from '#core/site/schema'
 import type { Place } from '#core/site/tree'
@@ -60,13 +60,10 @@ export const blockOfPart = (shared: SharedBlock, copy: Copy, part: string): Bloc
 
 /** A block that is no copy any more, nor anything in it; the same object if it was none. */
 export function independent<B extends Block>(block: B): B {
-  const { copyOf, sharedPart, ...rest } = block
-  const children = isContainer(block) ? block.children.map(independent) : undefined
-  const same =
-    copyOf === undefined &&
-    sharedPart === undefined &&
-    (!children || children.every((one, i) => one === (block as never as { children: Block[] }).children[i]))
-  return same ? block : ({ ...rest, ...(children ? { children } : {}) } as unknown as B)
+  const held = withChildren(block, independent)
+  if (held.copyOf === undefined && held.sharedPart === undefined) return held
+  const { copyOf: _, sharedPart: _p, ...rest } = held
+  return rest as unknown as B
 }
 
 /**

@@ -1,8 +1,9 @@
-import { type Block, type Container, kindOf } from '#core/blocks/index'
-import { isContainer, walk } from '#core/blocks/tree'
+import { type Block, kindOf } from '#core/blocks/index'
+import { isContainer, walk, withChildren } from '#core/blocks/tree'
 import type { Guise, SharedBlock } from '#core/site/shared'
 import { overlaid } from '#core/site/directions'
 import type { Site } from '#core/site/schema'
+import { withSections } from '#core/site/tree'
 import { type PropertyName, propertyNames, propertyOf, type Style, type StyleValues } from '#core/style/registry'
 import { isSame } from '#core/values/equal'
 import { copiesIn, type Copy, derivedId, guiseOf, partOf } from './copies'
@@ -121,25 +122,16 @@ export function synced(copy: Copy, was: SharedBlock, now: SharedBlock, ids: IdsO
 /** A block of a copy, if it can still stand for a part: an id that was given to a part of another kind is another's. */
 const kindred = (block: Block | undefined, part: Block): Block | undefined => (block?.kind === part.kind ? block : undefined)
 
-/** A container with its copies changed, wherever they stand; the same object if none of them is. */
-export function withCopies<B extends Block>(block: B, change: (copy: Copy) => Block): B {
-  if (block.copyOf) return change(block as B & Copy) as B
-  if (!isContainer(block)) return block
-  const children = block.children.map((child) => withCopies(child, change))
-  return children.every((one, i) => one === block.children[i]) ? block : ({ ...(block as Container), children } as unknown as B)
-}
-
-/** A site with the copies of its pages changed; pages and sections in which none is stay the same objects. */
-export function withCopiesOf(site: Site, change: (copy: Copy) => Block): Site {
-  const pages = site.pages.map((page) => {
-    const sections = page.sections.map((section) => (copiesIn(section).length > 0 ? withCopies(section, change) : section))
-    return sections.every((one, i) => one === page.sections[i]) ? page : { ...page, sections }
-  })
-  return pages.every((one, i) => one === site.pages[i]) ? site : { ...site, pages }
-}
+/** A block with its copies changed, wherever they stand; the same object if none of them is. */
+export const withCopies = <B extends Block>(block: B, change: (copy: Copy) => Block): B =>
+  block.copyOf ? (change(block as B & Copy) as B) : withChildren(block, (child) => withCopies(child, change))
 
 /** A site in which a shared block has become another, with every copy of it brought up to date. */
 export function withShared(site: Site, was: SharedBlock, now: SharedBlock, ids?: IdsOfNew): Site {
   const changed = { ...site, shared: site.shared.map((one) => (one.id === now.id ? now : one)) }
-  return withCopiesOf(changed, (copy) => (copy.copyOf.shared === now.id ? synced(copy, was, now, ids) : copy))
+  return withSections(changed, (section) =>
+    copiesIn(section).length === 0
+      ? section
+      : withCopies(section, (copy) => (copy.copyOf.shared === now.id ? synced(copy, was, now, ids) : copy)),
+  )
 }

@@ -3,6 +3,7 @@ import { type Style, styleSchema } from '#core/style/registry'
 import { idSchema } from '#core/values/ids'
 import type { Block } from '#core/blocks/index'
 import type { Page, Site } from './schema'
+import { withSections } from './tree'
 import { styleGuideSchema } from '#core/guide/style-guide'
 
 /** A style for the same pages, kept beside others. The guide of the one that is current is the site's own. */
@@ -87,11 +88,7 @@ export function restyledSite(site: Site): Site {
   if (known) return known
   let memory = blocks.get(restyled)
   if (!memory) blocks.set(restyled, (memory = new WeakMap()))
-  const pages = site.pages.map((page): Page => {
-    const sections = page.sections.map((section) => dressedBlock(section, restyled, memory))
-    return sections.every((one, i) => one === page.sections[i]) ? page : { ...page, sections }
-  })
-  const result = { ...site, pages }
+  const result = withSections(site, (section) => dressedBlock(section, restyled, memory))
   sites.set(site, result)
   return result
 }

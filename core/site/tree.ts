@@ -60,6 +60,15 @@ export function findBlock(site: Site, id: string): Place | undefined {
   return undefined
 }
 
+/** A site with the sections of its pages changed; pages in which none is stay the same objects, and so does the site. */
+export function withSections(site: Site, change: (section: Section) => Section): Site {
+  const pages = site.pages.map((page) => {
+    const sections = page.sections.map(change)
+    return sections.every((one, i) => one === page.sections[i]) ? page : { ...page, sections }
+  })
+  return pages.every((one, i) => one === site.pages[i]) ? site : { ...site, pages }
+}
+
 /** The same block tree with new ids throughout, for duplicates and pastes. */
 export function withNewIds<B extends Block>(block: B, makeId: () => string): B {
   const copy: Block = { ...block, id: makeId() }

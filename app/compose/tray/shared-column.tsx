@@ -7,7 +7,7 @@ import { edit, makeId } from '../../session/store'
 import { Button } from '../../ui/button'
 import { Choice } from '../../ui/choice'
 import { settleOwn } from '../copy-edits'
-import { makeIndependent, reachOf } from '../shared'
+import { makeIndependent, reachOf } from '../sharing'
 
 const NONE = 'none'
 const NEW = 'new'
