@@ -1,7 +1,8 @@
 import { type PointerEvent, useRef, useState } from 'react'
 import { columnWidth, spanWidth } from '#core/grid/columns'
 import { placementIn } from '#core/grid/placement'
-import { type Surround, surroundAt } from '#core/render/surround'
+import type { Reach } from '#core/grid/reach'
+import { reachAt, type Surround, surroundAt } from '#core/render/surround'
 import type { Site } from '#core/site/schema'
 import type { Place } from '#core/site/tree'
 import type { Edit } from '#core/edits/index'
@@ -14,9 +15,29 @@ import { allSelected, editAll, makeId } from '../session/store'
 import { PointerTab } from './pointer-tab'
 
 type Edge = 'left' | 'right' | 'bottom'
+type Changes = { [N in keyof StyleValues]?: StyleValues[N] | null }
+
+/** In a narrower range a wider one's reach is taken back by saying so. */
+const noReach = (scope: Scope) => (typeof scope === 'string' ? null : ('columns' as const))
+
+/**
+ * How far a block reaches when one of its edges has been dragged: past the columns by half of the space beside them, and
+ * it goes on to the edge of the window. All in px of the page, from the first column.
+ */
+export function reachAfter(
+  edge: 'left' | 'right',
+  box: { left: number; right: number; by: number },
+  columns: number,
+  side: number,
+): Reach | undefined {
+  const left = box.left + (edge === 'left' ? box.by : 0) < -side / 2
+  const right = box.right + (edge === 'right' ? box.by : 0) > columns + side / 2
+  if (side < 8) return undefined
+  return left && right ? 'full' : left ? 'left' : right ? 'right' : undefined
+}
 
 /** The same size for the block and for those that are selected beside it; a first column is its own. */
-function sizeEdits(places: readonly Place[], lead: Place, scope: Scope, values: StyleValues): Edit[] {
+function sizeEdits(places: readonly Place[], lead: Place, scope: Scope, values: Changes): Edit[] {
   const { start: _, ...shared } = values
   const parent = lead.ancestors.at(-1)?.id
   return places
@@ -30,7 +51,7 @@ export function EdgeDrag({ view, place, box, range }: { view: StageView; place: 
   const [tab, setTab] = useState<{ x: number; y: number; text: string } | null>(null)
   const drag = useRef<{ edge: Edge; gesture: string; x: number; y: number } | null>(null)
 
-  function valuesFor(edge: Edge, dx: number, dy: number): { values: StyleValues; text: string } {
+  function valuesFor(edge: Edge, dx: number, dy: number): { values: Changes; text: string } {
     const { site } = store.getState().session
     if (edge === 'bottom') {
       const height = Math.max(0, Math.round((box.height + dy) / view.scale / 4) * 4)
@@ -45,7 +66,7 @@ export function EdgeDrag({ view, place, box, range }: { view: StageView; place: 
     return onColumns(edge, dx, site, surround, boxOfElement(container, view.scale))
   }
 
-  function onColumns(edge: Edge, dx: number, site: Site, surround: Surround['ranges'][number], container: Box) {
+  function onColumns(edge: 'left' | 'right', dx: number, site: Site, surround: Surround['ranges'][number], container: Box) {
     const style = view.frame.document.defaultView!.getComputedStyle(view.frame.find(place.block.id)!.parentElement!)
     const padding = Number.parseFloat(style.paddingLeft) + Number.parseFloat(style.borderLeftWidth)
     const inner =
@@ -58,15 +79,30 @@ export function EdgeDrag({ view, place, box, range }: { view: StageView; place: 
     }
     const step = columnWidth(grid, inner) + grid.gutter
     const from = (box.left - container.left) / view.scale - padding
-    const first = Math.round(from / step)
-    const last = Math.round((from + box.width / view.scale + grid.gutter) / step)
-    const moved = Math.round(dx / view.scale / step)
+    const to = from + box.width / view.scale
+    const first = Math.max(0, Math.round(from / step))
+    const last = Math.min(grid.columns, Math.round((to + grid.gutter) / step))
+    const pulled = dx / view.scale
+    const reach = surround.inSection
+      ? reachAfter(edge, { left: from, right: to, by: pulled }, inner, (view.width - inner) / 2)
+      : undefined
+    const moved = Math.round(((edge === 'left' ? from : to + grid.gutter) + pulled) / step) - (edge === 'left' ? first : last)
     const start = edge === 'left' ? Math.min(last - 1, Math.max(0, first + moved)) : first
     const end = edge === 'right' ? Math.max(first + 1, Math.min(grid.columns, last + moved)) : last
     const span = end - start
-    const before = valueAt(place.block.style, 'start', site.breakpoints, range)
-    const keepsStart = edge === 'left' || before !== undefined
-    const values: StyleValues = keepsStart ? { span, start: start + 1 } : { span }
+    const keepsStart = edge === 'left' || valueAt(place.block.style, 'start', site.breakpoints, range) !== undefined
+    // What reaches to an edge begins or ends there, whatever first column it has.
+    const before = reachAt(place.block, surround, site.breakpoints, range)
+    const values: Changes = {
+      span,
+      ...(keepsStart && !reach ? { start: start + 1 } : {}),
+      ...(reach !== before ? { reach: reach ?? noReach(store.getState().scope) } : {}),
+    }
+    if (reach)
+      return {
+        values,
+        text: reach === 'full' ? 'Edge to edge' : `${span} of ${grid.columns} columns, and on to the ${reach} edge`,
+      }
     const { span: fitted } = placementIn(grid.columns, span, undefined)
     return {
       values,

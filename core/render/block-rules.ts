@@ -1,4 +1,5 @@
 import { placementIn, placementToCss } from '#core/grid/placement'
+import { reachOf, sidesOf } from '#core/grid/reach'
 import { hasBoxOfGuide } from '#core/blocks/applies'
 import type { Block } from '#core/blocks/index'
 import type { Breakpoint } from '#core/grid/breakpoint'
@@ -7,6 +8,7 @@ import { colourToCss, lengthToCss, type ViewportUnit } from '#core/style/css-val
 import { valuesByRange } from '#core/style/cascade'
 import type { Declaration, Setting } from '#core/style/property'
 import { type PropertyName, propertyOf, type StyleValues } from '#core/style/registry'
+import { reachToCss } from './reach-rules'
 import type { Rule } from './rules'
 import { settingAt, type Surround } from './surround'
 
@@ -70,14 +72,16 @@ function addLayout(own: Declaration[], block: Block, setting: Setting, { tracks,
 }
 
 /** Where a block stands in its parent. The full row is the parent's own rule for what it holds, so it is not repeated. */
-function addPlacement(own: Declaration[], { span, start, position }: StyleValues, setting: Setting): void {
+function addPlacement(own: Declaration[], { span, start, position, ...values }: StyleValues, setting: Setting): void {
+  const reach = setting.inSection ? reachOf(values.reach) : undefined
   if (position === 'backdrop' || (position === 'held' && span === undefined)) {
     own.push(FREE)
     return
   }
-  if (span === undefined || setting.parent !== 'grid' || setting.traits.has('band')) return
-  const placement = placementIn(setting.columns, span, start)
+  if ((span ?? reach) === undefined || setting.parent !== 'grid' || setting.traits.has('band')) return
+  const placement = placementIn(setting.columns, span, start, reach)
   if (placement.span !== setting.columns) own.push(['grid-column', placementToCss(placement, setting.columns)])
+  if (reach) own.push(...reachToCss(reach))
 }
 
 /** True where a picture's image stands in a box of its own: under a scrim, or inside a link. */
@@ -179,6 +183,9 @@ const someInside = (block: Block, are: (values: StyleValues | undefined) => bool
 /** True if a block inside is taken out of the flow, so that the container must be what it is measured from. */
 const anchors = (block: Block): boolean => someInside(block, isOut)
 
+/** True if a block inside goes past the columns to an edge of the window. */
+const bleeds = (block: Block): boolean => block.kind === 'section' && someInside(block, (values) => sidesOf(reachOf(values?.reach)) > 0)
+
 /** True if a block inside is on a layer behind the others. */
 const holdsLow = (block: Block): boolean => someInside(block, (values) => values?.layer === 'behind')
 
@@ -189,12 +196,14 @@ function addAnchoring(own: Declaration[], block: Block, values: StyleValues, box
   if ((anchored || boxed) && !positioned) own.push(['position', 'relative'])
   // What lies behind the others lies over the ground of what holds them all the same.
   if (anchored || holdsLow(block)) own.push(['isolation', 'isolate'])
+  // Half a scroll bar of it may be past the window.
+  if (bleeds(block)) own.push(['overflow-x', 'clip'])
   if (boxed && values.corner) own.push(['overflow', 'hidden'])
 }
 
 /** True if nothing that a block declares can differ between two settings, its values being the same. */
 function sameFor(values: StyleValues, a: Setting, b: Setting): boolean {
-  return a.parent === b.parent && a.layout === b.layout && (values.span === undefined || a.columns === b.columns)
+  return a.parent === b.parent && a.layout === b.layout && ((values.span ?? values.reach) === undefined || a.columns === b.columns)
 }
 
 /** All CSS rules of one block, under the selector of its class. */

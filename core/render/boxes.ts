@@ -1,5 +1,6 @@
 import { contentWidth } from '#core/grid/columns'
 import { placementIn } from '#core/grid/placement'
+import { reachOf, sidesOf } from '#core/grid/reach'
 import type { Block, BlockOf, Container, Section } from '#core/blocks/index'
 import { offered } from '#core/blocks/field'
 import { rowsOfWords } from '#core/values/table-words'
@@ -149,7 +150,8 @@ export function pictureBoxes(section: Section, sight: Sight, words: Map<string, 
     const card = block.kind === 'group' ? site.guide.looks.cards.find((one) => one.name === block.look) : undefined
     const inset = card ? 2 * ((pxOf(card.padding, sight) ?? 0) + card.edgeWidth) : 0
     const sides = 2 * (pxOf(values.paddingSides, sight, width) ?? 0)
-    const room = block.kind === 'section' ? contentWidth(breakpoint, viewport) : Math.max(0, width - sides - inset)
+    const wide = values.reach === 'full' ? viewport : contentWidth(breakpoint, viewport)
+    const room = block.kind === 'section' ? wide : Math.max(0, width - sides - inset)
     const children = block.children.filter((one) => isShown(one, sight) && !isOut(one, sight))
     if (block.kind === 'nav' && block.follows) return settingOf(block, sight).line + inset
     if (children.length === 0) return inset
@@ -164,7 +166,7 @@ export function pictureBoxes(section: Section, sight: Sight, words: Map<string, 
       const columns = tracks ?? cell?.columns ?? breakpoint.columns
       const own = tracks !== undefined && block.kind !== 'section'
       const across = gap ?? (own ? 0 : (cell?.gap ?? breakpoint.gutter))
-      return inset + onColumns(children, { width: room, columns, gap: across }, rowGap, whole, align === 'stretch')
+      return inset + onColumns(children, { width: room, columns, gap: across }, rowGap, whole, align === 'stretch', block.kind === 'section')
     }
     if (layout === 'row') {
       const wraps = values.wrap ?? false
@@ -197,7 +199,14 @@ export function pictureBoxes(section: Section, sight: Sight, words: Map<string, 
     }
   }
 
-  function onColumns(children: readonly Block[], room: Required<Room>, rowGap: number, whole: number, all: boolean): number {
+  function onColumns(
+    children: readonly Block[],
+    room: Required<Room>,
+    rowGap: number,
+    whole: number,
+    all: boolean,
+    inSection: boolean,
+  ): number {
     const { width, columns, gap } = room
     const track = (width - (columns - 1) * gap) / columns
     let [total, cursor, height] = [0, 0, 0]
@@ -210,11 +219,13 @@ export function pictureBoxes(section: Section, sight: Sight, words: Map<string, 
     }
     for (const child of children) {
       const values = valuesOf(child, sight)
-      const { span, start } = placementIn(columns, values.span, values.start)
+      const reach = inSection ? reachOf(values.reach) : undefined
+      const { span, start } = placementIn(columns, values.span, values.start, reach)
       const at = start === null ? cursor : start - 1
       if (at < cursor || at + span > columns) close()
       const cell = span * track + (span - 1) * gap
-      const taken = limited(child, cell, { width: cell, columns: span, gap }, sight)
+      const past = (sidesOf(reach) * (sight.viewport - width)) / 2
+      const taken = limited(child, cell + past, { width: cell, columns: span, gap }, sight)
       height = Math.max(height, outer(child, taken, whole, { columns: span, gap }))
       cursor = (start === null ? cursor : start - 1) + span
       row.push(child)

@@ -103,8 +103,36 @@ test('a block is told where it stands', () => {
   expect(settingAt(block, section, DEFAULT_BREAKPOINTS, 2, 'unit')).toEqual({
     traits: traitsOf('group'),
     parent: 'grid',
+    inSection: true,
     layout: 'overlay',
     columns: 4,
     viewportUnit: 'unit',
+  })
+})
+
+describe('a block that reaches past the columns', () => {
+  const at = (base: StyleValues, viewport: number, of = section) => {
+    const index = DEFAULT_BREAKPOINTS.findLastIndex((one) => one.below === null || viewport < one.below)
+    return extentAt(extentOf(picture(base), of, DEFAULT_BREAKPOINTS, index), DEFAULT_BREAKPOINTS[index]!, viewport)
+  }
+  const side = (viewport: number) => (viewport - contentWidth(wide, viewport)) / 2
+
+  test('is as much wider as there is beside the columns', () => {
+    for (const viewport of [1040, 1280, 1920]) {
+      expect(at({ reach: 'full', span: 4 }, viewport)).toBeCloseTo(viewport)
+      expect(at({ reach: 'right', span: 5 }, viewport)).toBeCloseTo(spanWidth(wide, viewport, 5) + side(viewport))
+      expect(at({ reach: 'narrow' }, viewport)).toBeCloseTo(spanWidth(wide, viewport, 8))
+    }
+    expect(at({ reach: 'full' }, 375)).toBeCloseTo(375)
+  })
+
+  test('has nothing to go past in a section of full width, nor in a group', () => {
+    const full = surroundOf(
+      { ...newSection('opening', makeId), style: { base: { reach: 'full' } } },
+      page,
+      DEFAULT_BREAKPOINTS,
+    )
+    expect(at({ reach: 'left', span: 12 }, 1280, full)).toBeCloseTo(1280)
+    expect(at({ reach: 'full' }, 1280, inside(group({ layout: 'grid' })))).toBeCloseTo(contentWidth(wide, 1280))
   })
 })

@@ -1,6 +1,7 @@
 import type { Extent } from '#core/grid/extent'
 import { type Block, type Container, traitsOf } from '#core/blocks/index'
 import { placementIn } from '#core/grid/placement'
+import { type Reach, reachOf, sidesOf } from '#core/grid/reach'
 import type { Site } from '#core/site/schema'
 import type { Place } from '#core/site/tree'
 import type { Breakpoint } from '#core/grid/breakpoint'
@@ -12,7 +13,7 @@ import type { ViewportUnit } from '#core/style/css-values'
 /** What a container offers the blocks in it, for each range of widths. `key` is equal where all of it is equal. */
 export type Surround = {
   key: string
-  ranges: readonly { layout: Layout; columns: number; gutter: number; extent: Extent }[]
+  ranges: readonly { layout: Layout; columns: number; gutter: number; extent: Extent; inSection: boolean }[]
 }
 
 const DEFAULT_LAYOUT: Partial<Record<Block['kind'], Layout>> = { section: 'grid', nav: 'row' }
@@ -32,11 +33,22 @@ export function pageSurround(breakpoints: readonly Breakpoint[]): Surround {
       columns: one.columns,
       gutter: one.gutter,
       extent: { v: 1, c: 0, px: 0 },
+      inSection: false,
     })),
   }
 }
 
 const pxOf = (length: Length | undefined): number => (length && 'value' in length && length.unit === 'px' ? length.value : 0)
+
+/** How far a block of a section reaches; nothing for one that stands in a group. */
+export function reachAt(
+  block: Block,
+  { inSection }: Surround['ranges'][number],
+  breakpoints: readonly Breakpoint[],
+  index: number,
+): Reach | undefined {
+  return inSection ? reachOf(valueAt(block.style, 'reach', breakpoints, index)) : undefined
+}
 
 /** The width that a block takes inside what surrounds it, at one range. */
 export function extentOf(block: Block, surround: Surround, breakpoints: readonly Breakpoint[], index: number): Extent {
@@ -45,11 +57,14 @@ export function extentOf(block: Block, surround: Surround, breakpoints: readonly
   if (width && 'value' in width && width.unit === 'px') return { v: 0, c: 0, px: width.value }
   if (valueAt(block.style, 'position', breakpoints, index) === 'backdrop') return at.extent
   if (at.layout !== 'grid') return at.extent
-  const { span } = placementIn(at.columns, valueAt(block.style, 'span', breakpoints, index), undefined)
+  const reach = reachAt(block, at, breakpoints, index)
+  const { span } = placementIn(at.columns, valueAt(block.style, 'span', breakpoints, index), undefined, reach)
   const share = span / at.columns
+  // What goes past the columns takes half of what they leave of the window, at each side.
+  const past = sidesOf(reach) / 2
   return {
-    v: at.extent.v * share,
-    c: at.extent.c * share,
+    v: at.extent.v * share + past * (1 - at.extent.v),
+    c: at.extent.c * share - past * at.extent.c,
     px: (at.extent.px + at.gutter) * share - at.gutter,
   }
 }
@@ -62,7 +77,8 @@ export function surroundOf(block: Container, outer: Surround, breakpoints: reado
         layout: 'grid' as Layout,
         columns: breakpoint.columns,
         gutter: breakpoint.gutter,
-        extent: { v: 0, c: 1, px: 0 },
+        extent: valueAt(block.style, 'reach', breakpoints, index) === 'full' ? { v: 1, c: 0, px: 0 } : { v: 0, c: 1, px: 0 },
+        inSection: true,
       }
     }
     const at = outer.ranges[index]!
@@ -72,20 +88,21 @@ export function surroundOf(block: Container, outer: Surround, breakpoints: reado
     const extent = { ...full, px: full.px - sides }
     const tracks = valueAt(block.style, 'tracks', breakpoints, index)
     const gap = valueAt(block.style, 'gap', breakpoints, index)
-    if (layout !== 'grid') return { layout, columns: 1, gutter: 0, extent }
+    const inSection = false
+    if (layout !== 'grid') return { layout, columns: 1, gutter: 0, extent, inSection }
     const least = pxOf(valueAt(block.style, 'itemWidth', breakpoints, index))
     // Its items wrap by themselves: each is one column wide, and narrower than two of them.
     if (valueAt(block.style, 'itemWidth', breakpoints, index) !== undefined)
-      return { layout, columns: 1, gutter: gap ? pxOf(gap) : 0, extent: least > 0 ? { v: 0, c: 0, px: 2 * least } : extent }
-    if (tracks !== undefined) return { layout, columns: tracks, gutter: gap ? pxOf(gap) : 0, extent }
+      return { layout, columns: 1, gutter: gap ? pxOf(gap) : 0, extent: least > 0 ? { v: 0, c: 0, px: 2 * least } : extent, inSection }
+    if (tracks !== undefined) return { layout, columns: tracks, gutter: gap ? pxOf(gap) : 0, extent, inSection }
     const columns =
       at.layout === 'grid'
-        ? placementIn(at.columns, valueAt(block.style, 'span', breakpoints, index), undefined).span
+        ? placementIn(at.columns, valueAt(block.style, 'span', breakpoints, index), undefined, reachAt(block, at, breakpoints, index)).span
         : breakpoint.columns
-    return { layout, columns, gutter: at.layout === 'grid' ? at.gutter : breakpoint.gutter, extent }
+    return { layout, columns, gutter: at.layout === 'grid' ? at.gutter : breakpoint.gutter, extent, inSection }
   })
   const key = ranges
-    .map((one) => `${one.layout}${one.columns},${one.gutter},${one.extent.v},${one.extent.c},${one.extent.px}`)
+    .map((one) => `${one.inSection}${one.layout}${one.columns},${one.gutter},${one.extent.v},${one.extent.c},${one.extent.px}`)
     .join(';')
   return { key, ranges }
 }
@@ -96,9 +113,10 @@ export const surroundAt = ({ breakpoints }: Pick<Site, 'breakpoints'>, { ancesto
 
 /** Columns that a block takes of its grid at one range, and how many there are; the first is `null` where it falls of itself. */
 export function columnsAt(site: Pick<Site, 'breakpoints'>, place: Place, index: number) {
-  const { columns } = surroundAt(site, place).ranges[index]!
+  const at = surroundAt(site, place).ranges[index]!
+  const { columns } = at
   const value = (name: 'span' | 'start') => valueAt(place.block.style, name, site.breakpoints, index)
-  return { columns, ...placementIn(columns, value('span'), value('start')) }
+  return { columns, ...placementIn(columns, value('span'), value('start'), reachAt(place.block, at, site.breakpoints, index)) }
 }
 
 /** Where a block stands at one range, for its properties. */
@@ -109,12 +127,13 @@ export function settingAt(
   index: number,
   viewportUnit: ViewportUnit,
 ): Setting {
-  const { layout, columns } = surround.ranges[index]!
+  const { layout, columns, inSection } = surround.ranges[index]!
   return {
     traits: traitsOf(block.kind),
     parent: layout,
     layout: layoutAt(block, breakpoints, index),
     columns,
+    inSection,
     viewportUnit,
   }
 }

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { lengthToCss } from './css-values'
 import { type Declaration, property, type Setting } from './property'
+import { reachSchema } from '#core/grid/reach'
 import { MOST_ROWS, rowSizesCss, rowSizesSchema } from './row-sizes'
 import { type Length, lengthSchema } from '#core/values/length'
 
@@ -48,6 +49,21 @@ export const place = {
     schema: z.int().min(1).max(24),
     applies: 'all',
     css: () => [],
+  }),
+  reach: property({
+    label: 'Reaches',
+    column: 'place',
+    placing: true,
+    schema: reachSchema,
+    applies: ['flow', 'band'],
+    // The columns of a section that reaches to both edges are as wide as the window.
+    css: (value, at) =>
+      value === 'full' && at.traits.has('band')
+        ? [
+            ['--margin', '0px'],
+            ['--container', '100vw'],
+          ]
+        : [],
   }),
   rowSizes: property({
     label: 'Heights of rows',

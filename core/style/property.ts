@@ -16,6 +16,8 @@ export type Setting = {
   layout: Layout
   /** Columns that the parent offers. */
   columns: number
+  /** True where it stands in a section itself, on the columns of the page. */
+  inSection: boolean
   viewportUnit: ViewportUnit
 }
 

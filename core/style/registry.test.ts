@@ -11,6 +11,7 @@ const px = { value: 12, unit: 'px' }
 /** A value of each property, to be printed. */
 const SAMPLES: Record<PropertyName, unknown> = {
   layout: 'grid',
+  reach: 'full',
   rowSizes: [{ value: 200, unit: 'px' }, 'content'],
   rowSpan: 2,
   rowStart: 1,
@@ -75,6 +76,7 @@ const SAMPLES: Record<PropertyName, unknown> = {
 const setting = (layout: Layout, parent: Layout): Setting => ({
   traits: traitsOf('group'),
   parent,
+  inSection: parent === 'grid',
   layout,
   columns: 12,
   viewportUnit: 'unit',

@@ -1,6 +1,6 @@
-import { placementIn } from '#core/grid/placement'
 import { extentAt } from '#core/picture/sizes'
-import { extentOf } from '#core/render/surround'
+import { columnsAt, extentOf, reachAt } from '#core/render/surround'
+import { type Reach, sidesOf } from '#core/grid/reach'
 import type { Block } from '#core/blocks/index'
 import type { Place } from '#core/site/tree'
 import { rangeOf, valueAt } from '#core/style/cascade'
@@ -25,6 +25,11 @@ export function viewportOf({ session }: SessionState, range: number): number {
   )
 }
 
+const reachInWords = (reach: Reach, span: number, columns: number): string =>
+  reach === 'full'
+    ? 'Reaches from edge to edge'
+    : `Takes the ${reach === 'left' ? 'first' : 'last'} ${span} of ${columns} columns, and goes on to the ${reach} edge`
+
 /** What the columns of a block come to, in words: "Fills 8 columns, 739 px. Below 640 it takes the full row." */
 export function placeInWords(state: SessionState, place: Place, range: number): string {
   const { site } = state.session
@@ -40,11 +45,13 @@ export function placeInWords(state: SessionState, place: Place, range: number): 
     return `Lies behind all of ${parent.name ?? parent.kind}.`
   if (at.layout !== 'grid') return `Stands in ${at.layout === 'overlay' ? 'an overlay' : `a ${at.layout}`} of at most ${px} px.`
   const spanAt = (index: number) =>
-    placementIn(surround.ranges[index]!.columns, valueAt(place.block.style, 'span', breakpoints, index), undefined).span
+    columnsAt(site, place, index).span
   const fullFrom = breakpoints.findIndex(
     (_, index) => index > range && surround.ranges[index]!.layout === 'grid' && spanAt(index) === surround.ranges[index]!.columns,
   )
   const span = spanAt(range)
+  const reach = reachAt(place.block, at, breakpoints, range)
+  if (sidesOf(reach) > 0) return `${reachInWords(reach!, span, at.columns)}, ${px} px at ${viewport}.`
   const first =
     span === at.columns
       ? `Takes the full row, ${px} px at ${viewport}.`

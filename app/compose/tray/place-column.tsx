@@ -1,4 +1,5 @@
 import { placementIn } from '#core/grid/placement'
+import { reachOf } from '#core/grid/reach'
 import { settingsWithoutEffect } from '#core/analysis/why/without-effect'
 import { isContainer } from '#core/blocks/tree'
 import { Choice } from '../../ui/choice'
@@ -11,6 +12,7 @@ import { TogetherRows } from './together-rows'
 import { LengthField } from '../../fields/length-field'
 import { ListField } from '../../ui/list-field'
 import { MOST_ROWS, parseRowSizes, rowSizesText } from '#core/style/row-sizes'
+import { ReachRow } from './reach-row'
 import { ReadingOrder } from './reading-order'
 import { placeInWords } from './figures'
 import { ColumnHead, Finding, Row } from '../../fields/row'
@@ -53,6 +55,7 @@ export function PlaceColumn({ style }: { style: StyleAccess }) {
       <ColumnHead title="Place" note={`${breakpoint.columns} columns, ${breakpoint.gutter} gutter`} />
       {!one && <TogetherRows style={style} />}
       {inGrid && style.get('position') !== 'backdrop' && <ColumnPicker style={style} />}
+      <ReachRow style={style} />
       {style.places.every((each) => isContainer(each.block)) && <LayoutRows style={style} />}
       <Row label="Space" style={style} names={['spaceBefore', 'spaceAfter']}>
         <LengthOf style={style} name="spaceBefore" placeholder="Before" tokens="spaces" />
@@ -105,8 +108,10 @@ export function PlaceColumn({ style }: { style: StyleAccess }) {
 /** The columns of the grid, to press: from the first to the last that the block takes. */
 function ColumnPicker({ style }: { style: StyleAccess }) {
   const site = useSession((state) => state.session.site)
-  const { columns } = surroundAt(site, style.place).ranges[style.range]!
-  const placement = placementIn(columns, style.get('span'), style.get('start'))
+  const at = surroundAt(site, style.place).ranges[style.range]!
+  const { columns } = at
+  const reach = at.inSection ? reachOf(style.get('reach')) : undefined
+  const placement = placementIn(columns, style.get('span'), style.get('start'), reach)
   const first = placement.start ?? 1
   const mixed = style.isMixed('span', 'start')
   const set = (column: number, extend: boolean) => {

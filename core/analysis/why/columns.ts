@@ -4,6 +4,45 @@ import { aLayout, set, takeAway, type WhyRule } from './rule'
 
 /** Columns, and how a group lays out what it holds. */
 export const COLUMN_RULES: readonly WhyRule[] = [
+  ({ block, values, parent }) =>
+    values.reach !== undefined && parent && parent.kind !== 'section'
+      ? {
+          property: 'reach',
+          sentence: 'It stands in a group, which ends where its own columns end, so it cannot reach past them.',
+          repair: takeAway(block, 'reach'),
+        }
+      : undefined,
+  ({ block, values, reach, position }) =>
+    reach !== undefined && (position === 'backdrop' || (position === 'held' && values.span === undefined))
+      ? {
+          property: 'reach',
+          sentence:
+            position === 'backdrop'
+              ? 'It lies behind all of the section, from edge to edge.'
+              : 'It is held to edges, and takes no columns to reach past.',
+          repair: takeAway(block, 'reach'),
+        }
+      : undefined,
+  ({ block, values, reach, columns }) =>
+    reach === 'container' && values.start === undefined && (values.span ?? columns) >= columns
+      ? { property: 'reach', sentence: 'It takes all columns as it is.', repair: takeAway(block, 'reach') }
+      : undefined,
+  ({ block, values, reach, position }) =>
+    values.span !== undefined && (reach === 'narrow' || reach === 'container' || reach === 'full') && position !== 'backdrop'
+      ? {
+          property: 'span',
+          sentence: `It reaches ${reach === 'narrow' ? 'over the middle columns' : reach === 'full' ? 'from edge to edge' : 'over all columns'}, however many it is to take.`,
+          repair: { label: `Take ${values.span} columns`, edit: set(block, { reach: null }) },
+        }
+      : undefined,
+  ({ block, values, reach, position }) =>
+    values.start !== undefined && reach !== undefined && position !== 'backdrop' && position !== 'held'
+      ? {
+          property: 'start',
+          sentence: 'How far it reaches says where it begins.',
+          repair: { label: `Begin at column ${values.start}`, edit: set(block, { reach: null }) },
+        }
+      : undefined,
   ({ values, parent, outer }) =>
     values.span !== undefined && parent && outer !== 'grid'
       ? {
@@ -48,10 +87,11 @@ export const COLUMN_RULES: readonly WhyRule[] = [
           repair: takeAway(block, 'start'),
         }
       : undefined,
-  ({ block, values, outer, columns, position }) => {
+  ({ block, values, outer, columns, position, reach }) => {
     if (
       values.start === undefined ||
       outer !== 'grid' ||
+      reach !== undefined ||
       position === 'backdrop' ||
       (position === 'held' && values.span === undefined)
     )

@@ -1,7 +1,8 @@
 import type { Block, Container } from '#core/blocks/index'
 import { isContainer } from '#core/blocks/tree'
 import type { Edit } from '#core/edits/index'
-import { layoutAt, surroundAt } from '#core/render/surround'
+import type { Reach } from '#core/grid/reach'
+import { layoutAt, reachAt, surroundAt } from '#core/render/surround'
 import type { Site } from '#core/site/schema'
 import type { Place } from '#core/site/tree'
 import { valuesByRange } from '#core/style/cascade'
@@ -22,6 +23,8 @@ export type At = {
   /** Layout of what holds it, the columns that it offers, its values, and the blocks that it lays out. */
   outer: Layout
   columns: number
+  /** How far it reaches, where it stands in a section itself. */
+  reach: Reach | undefined
   around: StyleValues
   beside: readonly Block[]
   /** Whether what holds it is as high as what is in it, and no higher. */
@@ -47,6 +50,7 @@ export function atRange(site: Site, place: Place, index: number): At {
   const values = valuesOf(block)
   const around = parent ? valuesOf(parent) : {}
   const grandparent = ancestors.at(-2)
+  const surround = surroundAt(site, place).ranges[index]!
   const beyond = grandparent ? layoutAt(grandparent, breakpoints, index) : 'column'
   return {
     block,
@@ -56,7 +60,8 @@ export function atRange(site: Site, place: Place, index: number): At {
     inside: isContainer(block) ? block.children.filter((one) => isLaidOut(one, valuesOf(one))) : [],
     parent,
     outer: parent ? layoutAt(parent, breakpoints, index) : 'column',
-    columns: surroundAt(site, place).ranges[index]!.columns,
+    columns: surround.columns,
+    reach: reachAt(block, surround, breakpoints, index),
     around,
     beside: parent ? parent.children.filter((one) => isLaidOut(one, valuesOf(one))) : [],
     isAutoHigh:

@@ -18,6 +18,8 @@ export type Scene = {
   more?: object
   /** Blocks inside it, where it is a group: their styles. */
   inside?: StyleValues[]
+  /** True where the block and those beside it stand in the section itself. */
+  direct?: boolean
   /** True where the group stands in a column, which stands in the section. */
   deep?: boolean
 }
@@ -55,7 +57,7 @@ export function siteOfScene(scene: Scene): { site: Site; block: string; group: s
   const group: Block = { ...newBlock('group', makeId), style: { base: scene.group ?? {} }, children }
   const outer: Block = scene.deep ? { ...newBlock('group', makeId), style: {}, children: [group, text({})] } : group
   const air = { ...newSection('story', makeId), style: { base: { paddingTop: pixels(1600) } }, children: [] }
-  const section = { ...newSection('opening', makeId), children: [outer] }
+  const section = { ...newSection('opening', makeId), children: scene.direct ? children : [outer] }
   return {
     site: { ...site, pictures: [picture as never], pages: [{ ...site.pages[0]!, sections: [section, air] }] },
     block: block.id,
@@ -88,6 +90,20 @@ export const CASES: Case[] = [
   of('start', { block: { span: 4, start: 3 }, group: grid }),
   of('start', { block: { start: 3 }, group: grid }),
   of('start', { block: { span: 8, start: 9 }, group: grid }),
+  of('reach', { block: { reach: 'full' } }),
+  of('reach', { block: { reach: 'full', fill: { role: 'accent' } }, direct: true }),
+  of('reach', { block: { reach: 'right', span: 4, fill: { role: 'accent' } }, direct: true }),
+  of('reach', { kind: 'picture', block: { reach: 'left', span: 4 }, direct: true }),
+  of('reach', { block: { reach: 'narrow' }, direct: true }),
+  of('reach', { block: { reach: 'container' }, direct: true }),
+  of('reach', { block: { reach: 'container', span: 4 }, direct: true }),
+  of('reach', { kind: 'picture', block: { reach: 'full', position: 'backdrop' }, direct: true, after: [{}] }),
+  of('reach', { block: { reach: 'full', position: 'held', top: px(4) }, direct: true, after: [{}] }),
+  of('span', { block: { reach: 'narrow', span: 4 }, direct: true }),
+  of('span', { block: { reach: 'full', span: 4 }, direct: true }),
+  of('span', { block: { reach: 'right', span: 4 }, direct: true }),
+  of('start', { block: { reach: 'right', span: 4, start: 2 }, direct: true }),
+  of('start', { block: { reach: 'full', start: 2 }, direct: true }),
   ofGroup('tracks', { group: { tracks: 3 }, after: [{}] }),
   ofGroup('tracks', { group: { ...grid, tracks: 3 }, block: { span: 1 }, after: [{ span: 1 }] }),
   ofGroup('tracks', { group: { ...grid, tracks: 3, itemWidth: px(200) }, after: [{}] }),
