@@ -111,3 +111,24 @@ test('what lies behind all has no drop lines among blocks, only what it would li
   await page.keyboard.press('Escape')
   await page.mouse.up()
 })
+
+test('a property is gone to by name, in whatever column or tab it is', async ({ page, app }) => {
+  await openSite(page, app, 'Hollin Ridge Observatory')
+  await composed(page)
+  await page.keyboard.press(']')
+  await page.keyboard.press('Enter')
+  const goTo = async (typed: string, field: RegExp) => {
+    await page.keyboard.press('/')
+    await page.keyboard.type(typed)
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('dialog')).toHaveCount(0)
+    await expect.poll(() => page.evaluate(() => document.activeElement?.getAttribute('aria-label'))).toMatch(field)
+    await page.locator('[data-stage]').focus()
+  }
+  await goTo('height, least', /^Height, least/)
+  await tray(page).getByRole('button', { name: 'Fold Place' }).click()
+  await page.keyboard.press('t')
+  await goTo('space after', /^Space after/)
+  // A distance from an edge has its field once a block is held: its place in the page comes first.
+  await goTo('from left, in place', /^Stands/)
+})

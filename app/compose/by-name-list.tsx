@@ -5,6 +5,7 @@ import type { Command } from '../session/command'
 import { useSessionStore } from '../session/context'
 import { ADD_COMMANDS, blockCommands, COMMANDS, copyCommands } from './commands'
 import { Keys } from './keys-shown'
+import { propertyCommands } from './property-commands'
 
 type ListProps = { onDone: () => void; onPlay: () => void }
 
@@ -18,7 +19,7 @@ function CommandList({ onDone, onPlay }: ListProps) {
   const commands = useMemo((): Command[] => {
     const named = COMMANDS.filter((one, i) => COMMANDS.findIndex((other) => other.name === one.name) === i)
     const play: Command = { name: 'Play page', key: 'P', run: onPlay }
-    return [play, ...ADD_COMMANDS, ...copyCommands(store), ...blockCommands(store), ...named].filter(
+    return [play, ...ADD_COMMANDS, ...copyCommands(store), ...propertyCommands(store), ...blockCommands(store), ...named].filter(
       (one) => one.possible?.(store) ?? true,
     )
   }, [store, onPlay])
@@ -27,7 +28,7 @@ function CommandList({ onDone, onPlay }: ListProps) {
       <Dialog.Title className="sr-only">Everything by name</Dialog.Title>
       <Menu.Input
         autoFocus
-        placeholder="Add, go to, show …"
+        placeholder="Add, set, go to, show …"
         className="w-full border-b border-line bg-field px-4 py-3 text-[15px] outline-none"
       />
       <Menu.List className="relative max-h-[56vh] overflow-auto p-2">

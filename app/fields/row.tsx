@@ -19,7 +19,7 @@ export function Row({
 }) {
   const exceptions = style ? names.filter((name) => style.isException(name)) : []
   return (
-    <div className="grid grid-cols-[66px_1fr] items-center gap-1.5 py-[2px]">
+    <div data-sets={names.join(' ')} className="grid grid-cols-[66px_1fr] items-center gap-1.5 py-[2px]">
       <span className="truncate text-ink-2" title={label}>
         {label}
       </span>

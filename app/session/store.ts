@@ -68,6 +68,8 @@ export type SessionState = {
   /** Widths of views that are folded away, and columns of the tray by their names. */
   foldedViews: readonly number[]
   foldedColumns: readonly string[]
+  /** The column of the tray that is chosen among those in tabs; it stays from one block to the next. */
+  trayTab: string | null
   /** Views that show the wire look, by index. */
   wire: ReadonlySet<number>
   /** True while the wire look and the finished look of one view are compared. */
@@ -116,6 +118,7 @@ export function createSessionStore(siteId: string, pageId: string, site: Site, r
     trayHeight: null,
     foldedViews: [],
     foldedColumns: NONE,
+    trayTab: null,
     wire: NO_VIEWS,
     comparing: false,
     chooser: null,

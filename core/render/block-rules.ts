@@ -84,6 +84,28 @@ function addPlacement(own: Declaration[], { span, start, position, ...values }: 
   if (reach) own.push(...reachToCss(reach))
 }
 
+const HELD = [
+  { place: 'selfJustify', from: 'left', to: 'right', size: 'width', margin: 'margin-inline' },
+  { place: 'selfAlign', from: 'top', to: 'bottom', size: 'height', margin: 'margin-block' },
+] as const
+
+/**
+ * Where a held block stands between the edges: at one of them or in the middle, wherever its own distances say nothing
+ * else. By margins, since alignment of positioned boxes is young, and in a flex box means the other axis.
+ */
+function addHeld(own: Declaration[], values: StyleValues): void {
+  for (const { place, from, to, size, margin } of HELD) {
+    const at = values[place]
+    if (at === undefined) continue
+    const both = at === 'center' || at === 'stretch'
+    const free = values[from] === undefined && values[to] === undefined
+    if (values[from] === undefined && (both || (at === 'start' && free))) own.push([from, '0'])
+    if (values[to] === undefined && (both || (at === 'end' && free))) own.push([to, '0'])
+    if (at === 'center' && values[size] === undefined) own.push([size, 'fit-content'])
+    if (at === 'center') own.push([margin, 'auto'])
+  }
+}
+
 /** True where a picture's image stands in a box of its own: under a scrim, or inside a link. */
 export function isBoxed(block: Block): boolean {
   if (block.kind !== 'picture') return false
@@ -97,8 +119,11 @@ function partsAt(block: Block, values: StyleValues, setting: Setting, boxed: boo
   const holds = isContainer(block)
   if (holds) addLayout(own, block, setting, values)
   addPlacement(own, values, setting)
+  const held = values.position === 'held'
+  if (held) addHeld(own, values)
   for (const name in values) {
     const value = values[name as PropertyName]
+    if (held && (name === 'selfJustify' || name === 'selfAlign')) continue
     // Sides without a width would be drawn at the browser's own.
     if (value === undefined || (name === 'edgeSides' && values.edgeWidth === undefined && !hasBoxOfGuide(block))) continue
     // Fit and focal point belong to the image itself where a layer stands between it and its box.
@@ -184,7 +209,8 @@ const someInside = (block: Block, are: (values: StyleValues | undefined) => bool
 const anchors = (block: Block): boolean => someInside(block, isOut)
 
 /** True if a block inside goes past the columns to an edge of the window. */
-const bleeds = (block: Block): boolean => block.kind === 'section' && someInside(block, (values) => sidesOf(reachOf(values?.reach)) > 0)
+const bleeds = (block: Block): boolean =>
+  block.kind === 'section' && someInside(block, (values) => sidesOf(reachOf(values?.reach)) > 0)
 
 /** True if a block inside is on a layer behind the others. */
 const holdsLow = (block: Block): boolean => someInside(block, (values) => values?.layer === 'behind')

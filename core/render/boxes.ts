@@ -166,7 +166,10 @@ export function pictureBoxes(section: Section, sight: Sight, words: Map<string, 
       const columns = tracks ?? cell?.columns ?? breakpoint.columns
       const own = tracks !== undefined && block.kind !== 'section'
       const across = gap ?? (own ? 0 : (cell?.gap ?? breakpoint.gutter))
-      return inset + onColumns(children, { width: room, columns, gap: across }, rowGap, whole, align === 'stretch', block.kind === 'section')
+      return (
+        inset +
+        onColumns(children, { width: room, columns, gap: across }, rowGap, whole, align === 'stretch', block.kind === 'section')
+      )
     }
     if (layout === 'row') {
       const wraps = values.wrap ?? false

@@ -127,11 +127,7 @@ describe('a block that reaches past the columns', () => {
   })
 
   test('has nothing to go past in a section of full width, nor in a group', () => {
-    const full = surroundOf(
-      { ...newSection('opening', makeId), style: { base: { reach: 'full' } } },
-      page,
-      DEFAULT_BREAKPOINTS,
-    )
+    const full = surroundOf({ ...newSection('opening', makeId), style: { base: { reach: 'full' } } }, page, DEFAULT_BREAKPOINTS)
     expect(at({ reach: 'left', span: 12 }, 1280, full)).toBeCloseTo(1280)
     expect(at({ reach: 'full' }, 1280, inside(group({ layout: 'grid' })))).toBeCloseTo(contentWidth(wide, 1280))
   })

@@ -93,11 +93,22 @@ export function surroundOf(block: Container, outer: Surround, breakpoints: reado
     const least = pxOf(valueAt(block.style, 'itemWidth', breakpoints, index))
     // Its items wrap by themselves: each is one column wide, and narrower than two of them.
     if (valueAt(block.style, 'itemWidth', breakpoints, index) !== undefined)
-      return { layout, columns: 1, gutter: gap ? pxOf(gap) : 0, extent: least > 0 ? { v: 0, c: 0, px: 2 * least } : extent, inSection }
+      return {
+        layout,
+        columns: 1,
+        gutter: gap ? pxOf(gap) : 0,
+        extent: least > 0 ? { v: 0, c: 0, px: 2 * least } : extent,
+        inSection,
+      }
     if (tracks !== undefined) return { layout, columns: tracks, gutter: gap ? pxOf(gap) : 0, extent, inSection }
     const columns =
       at.layout === 'grid'
-        ? placementIn(at.columns, valueAt(block.style, 'span', breakpoints, index), undefined, reachAt(block, at, breakpoints, index)).span
+        ? placementIn(
+            at.columns,
+            valueAt(block.style, 'span', breakpoints, index),
+            undefined,
+            reachAt(block, at, breakpoints, index),
+          ).span
         : breakpoint.columns
     return { layout, columns, gutter: at.layout === 'grid' ? at.gutter : breakpoint.gutter, extent, inSection }
   })

@@ -27,10 +27,8 @@ const STRIP = 26
 /** Width of one column of the tray, px. */
 const COLUMN = 264
 
-type Tabs = { tab: string | null; onTab: (name: string) => void }
-
 /** The settings of the selected blocks, in columns: as many side by side as fit, the rest by tabs. */
-export function BlockTray({ places: newest, tab, onTab }: { places: readonly Place[] } & Tabs) {
+export function BlockTray({ places: newest }: { places: readonly Place[] }) {
   // The views come first; the fields follow in the same breath.
   const places = useDeferredValue(newest)
   const style = useStyle(places)
@@ -55,14 +53,15 @@ export function BlockTray({ places: newest, tab, onTab }: { places: readonly Pla
       <div className="relative w-[212px] shrink-0 overflow-y-auto border-r border-line bg-ground p-3.5">
         {one ? <ScopeColumn place={style.place} /> : <TogetherColumn places={places} />}
       </div>
-      <Columns columns={columns} name={one ? blockName(block) : `${places.length} blocks`} tab={tab} onTab={onTab} />
+      <Columns columns={columns} name={one ? blockName(block) : `${places.length} blocks`} />
     </>
   )
 }
 
-function Columns({ columns, name, tab: chosen, onTab }: { columns: TrayColumn[]; name: string } & Tabs) {
+function Columns({ columns, name }: { columns: TrayColumn[]; name: string }) {
   const element = useRef<HTMLDivElement>(null)
   const store = useSessionStore()
+  const chosen = useSession((state) => state.trayTab)
   const folded = useSession((state) => state.foldedColumns)
   const [width, setWidth] = useState(4 * COLUMN)
   useEffect(() => {
@@ -109,7 +108,7 @@ function Columns({ columns, name, tab: chosen, onTab }: { columns: TrayColumn[];
                 role="tab"
                 aria-selected={column === tab}
                 className="flex-1 border-r border-line px-2 py-1 text-label text-ink-2 last:border-r-0 aria-selected:bg-panel aria-selected:font-semibold aria-selected:text-ink"
-                onClick={() => onTab(column.name)}
+                onClick={() => store.setState({ trayTab: column.name })}
               >
                 {column.name}
               </button>

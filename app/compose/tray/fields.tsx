@@ -62,6 +62,21 @@ export function ChoiceOf<N extends Named<string>>({
   )
 }
 
+/** A property that is so or not, as a button that stays down. */
+export function ToggleOf({ style, name, children }: { style: StyleAccess; name: Named<boolean>; children: string }) {
+  const on = style.get(name) ?? false
+  return (
+    <button
+      type="button"
+      aria-pressed={style.isMixed(name) ? 'mixed' : on}
+      className="h-[26px] flex-1 rounded-2 border border-line-strong bg-field aria-pressed:bg-ink aria-pressed:text-on-ink"
+      onClick={() => style.set({ [name]: !on })}
+    >
+      {children}
+    </button>
+  )
+}
+
 type NumberOptions = Pick<
   React.ComponentProps<typeof NumberField>,
   'unit' | 'prefix' | 'least' | 'most' | 'step' | 'whole' | 'className'

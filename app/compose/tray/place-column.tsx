@@ -7,7 +7,7 @@ import { NumberField } from '../../ui/number-field'
 import { useSessionStore, useSession } from '../../session/context'
 import { surroundAt } from '#core/render/surround'
 import { edit } from '../../session/store'
-import { ChoiceOf, LengthOf, MIXED, NumberOf } from './fields'
+import { ChoiceOf, LengthOf, MIXED, NumberOf, ToggleOf } from './fields'
 import { TogetherRows } from './together-rows'
 import { LengthField } from '../../fields/length-field'
 import { ListField } from '../../ui/list-field'
@@ -47,9 +47,10 @@ export function PlaceColumn({ style }: { style: StyleAccess }) {
   const idle = one ? settingsWithoutEffect(site, place, style.range) : []
   const breakpoint = site.breakpoints[style.range]!
   const section = style.places.some((each) => each.block.kind === 'section')
-  const inGrid = style.places.every(
-    (each) => each.ancestors.length > 0 && surroundAt(site, each).ranges[style.range]!.layout === 'grid',
-  )
+  const allIn = (layout: 'grid' | 'row') =>
+    style.places.every((each) => each.ancestors.length > 0 && surroundAt(site, each).ranges[style.range]!.layout === layout)
+  const inGrid = allIn('grid')
+  const inRow = allIn('row')
   return (
     <div>
       <ColumnHead title="Place" note={`${breakpoint.columns} columns, ${breakpoint.gutter} gutter`} />
@@ -88,6 +89,13 @@ export function PlaceColumn({ style }: { style: StyleAccess }) {
           <Row label="Width" style={style} names={['width', 'maxWidth']}>
             <LengthOf style={style} name="width" placeholder="Auto" />
             <LengthOf style={style} name="maxWidth" placeholder="At most" units={['px', '%', 'rem', 'ch', 'columns']} />
+          </Row>
+        )}
+        {!section && inRow && (
+          <Row label="Rest" style={style} names={['grow']}>
+            <ToggleOf style={style} name="grow">
+              Takes the rest of the row
+            </ToggleOf>
           </Row>
         )}
         {style.has('rows') && (
@@ -170,18 +178,13 @@ function LayoutRows({ style }: { style: StyleAccess }) {
   return (
     <>
       {!section && (
-        <Row label="Layout" style={style} names={['layout', 'tracks']}>
+        <Row label="Layout" style={style} names={['layout', 'tracks', 'wrap']}>
           <ChoiceOf style={style} name="layout" options={LAYOUTS} fallback={layout} />
           {layout === 'grid' && <NumberOf style={style} name="tracks" unit="cols" placeholder="page’s" least={1} most={12} whole />}
           {layout === 'row' && (
-            <button
-              type="button"
-              aria-pressed={style.get('wrap') ?? false}
-              className="h-[26px] flex-1 rounded-2 border border-line-strong bg-field aria-pressed:bg-ink aria-pressed:text-on-ink"
-              onClick={() => style.set({ wrap: !(style.get('wrap') ?? false) })}
-            >
+            <ToggleOf style={style} name="wrap">
               Wraps
-            </button>
+            </ToggleOf>
           )}
         </Row>
       )}

@@ -1,4 +1,3 @@
-import { useState } from 'react'
 import { useSelected } from '../../fields/use-style'
 import { useSession } from '../../session/context'
 import { pageOf } from '../../session/store'
@@ -11,12 +10,10 @@ export const BlockTray = later(async () => (await import('./block-tray')).BlockT
 /** The settings of the selected block, in columns: as many side by side as fit, the rest by tabs. */
 export function Tray() {
   const places = useSelected()
-  // The tab stays chosen from one block to the next, where the next has it too.
-  const [tab, setTab] = useState<string | null>(null)
   return (
     <div className="flex h-full border-t border-ink bg-panel" aria-label="Tray" role="region">
       {places.length > 0 ? (
-        <BlockTray key={places.map((one) => one.block.id).join()} places={places} tab={tab} onTab={setTab} />
+        <BlockTray key={places.map((one) => one.block.id).join()} places={places} />
       ) : (
         <PageTray />
       )}

@@ -28,7 +28,10 @@ export const COLUMN_RULES: readonly WhyRule[] = [
       ? { property: 'reach', sentence: 'It takes all columns as it is.', repair: takeAway(block, 'reach') }
       : undefined,
   ({ block, values, reach, position }) =>
-    values.span !== undefined && (reach === 'narrow' || reach === 'container' || reach === 'full') && position !== 'backdrop'
+    values.span !== undefined &&
+    (reach === 'narrow' || reach === 'container' || reach === 'full') &&
+    position !== 'backdrop' &&
+    position !== 'held'
       ? {
           property: 'span',
           sentence: `It reaches ${reach === 'narrow' ? 'over the middle columns' : reach === 'full' ? 'from edge to edge' : 'over all columns'}, however many it is to take.`,

@@ -43,6 +43,22 @@ export const POSITION_RULES: readonly WhyRule[] = [
         }
       : undefined
   },
+  ...(
+    [
+      { property: 'selfJustify', edges: ['left', 'right'] },
+      { property: 'selfAlign', edges: ['top', 'bottom'] },
+    ] as const
+  ).map(({ property, edges }): WhyRule => ({ block, values, position }) => {
+    const place = values[property]
+    const side = edges.find((one) => values[one] !== undefined)
+    return position === 'held' && side && (place === 'start' || place === 'end')
+      ? {
+          property,
+          sentence: `Its distance from the ${side} says where it is held.`,
+          repair: { label: `Let its place say it`, edit: set(block, { [edges[0]]: null, [edges[1]]: null }) },
+        }
+      : undefined
+  }),
   ({ block, values, outer, position, around }) => {
     if (position !== 'sticky' || (outer !== 'grid' && outer !== 'overlay' && outer !== 'row')) return undefined
     // In a row that wraps it is as tall as its line, and sticks over the lines below.

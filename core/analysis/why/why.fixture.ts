@@ -166,6 +166,10 @@ export const CASES: Case[] = [
   of('left', { block: { left: px(40), position: 'held' }, group: tall }),
   of('right', { block: { left: px(40), right: px(10), width: px(200), position: 'held' }, group: tall }),
   of('right', { block: { left: px(40), right: px(10), position: 'held' }, group: tall }),
+  of('selfJustify', { block: { position: 'held', selfJustify: 'center', top: px(40) }, group: tall }),
+  of('selfJustify', { block: { position: 'held', selfJustify: 'end', left: px(40), top: px(40), width: px(200) }, group: tall }),
+  of('selfAlign', { block: { position: 'held', selfAlign: 'center', width: px(200) }, group: tall }),
+  of('selfAlign', { block: { position: 'held', selfAlign: 'start', bottom: px(40), width: px(200) }, group: tall }),
   of('bottom', {
     block: { top: px(40), bottom: px(10), height: px(200), position: 'held', fill: { role: 'accent' } },
     group: tall,
