@@ -14,6 +14,7 @@ const CORE = [
   'site',
   'shared',
   'render',
+  'edges',
   'deck',
   'arrangements',
   'edits',

@@ -12,12 +12,22 @@ import { type Box, blockAt, boxOf, boxOfElement, type Frames, type StageView, us
 import { surroundAt } from '#core/render/surround'
 import { moveEdits } from '#core/many/structure'
 import { topmost } from '#core/many/chosen'
+import { EqualGaps } from './equal-gaps-shown'
 import { followPointer } from './follow-pointer'
 import { PointerTab } from './pointer-tab'
-import { allSelected, blockName, type SessionState, type SessionStore, editAll, select } from '../session/store'
+import { allSelected, blockName, type SessionState, type SessionStore, editAll, select, selected } from '../session/store'
 
 /** Where a dragged block would go: into a container at an index, and from which column where it lands in free space. */
-type DropPlace = { parent: string; index: number; start: number | null; line: Box; words: string; behind?: boolean }
+type DropPlace = {
+  parent: string
+  index: number
+  start: number | null
+  line: Box
+  words: string
+  behind?: boolean
+  /** Left edge that it would have from its first column, px of the screen. */
+  left?: number
+}
 
 const THRESHOLD = 4
 
@@ -103,10 +113,11 @@ export function dropPlace(state: SessionState, view: StageView, x: number, y: nu
     : after
       ? others.findIndex((one) => one.id === after.id) + 1
       : others.length
-  const start =
+  const column =
     offered.layout === 'grid' && !over
       ? columnAt(view, place.block.id, offered.columns, x - block.grab, block.span ?? offered.columns)
-      : null
+      : undefined
+  const start = column?.column ?? null
   const line = lineAt(container, siblings, before, after, sameRow.length > 0 && !(start !== null && sameRow.length === 0))
   const name = blockName(place.block)
   return {
@@ -115,11 +126,12 @@ export function dropPlace(state: SessionState, view: StageView, x: number, y: nu
     start,
     line,
     words: start === null ? `into ${name}` : `into ${name}, from column ${start}`,
+    ...(column ? { left: column.left } : {}),
   }
 }
 
-/** The column of a grid container, counted from 1, that a left edge is nearest to, as far right as a span has room. */
-function columnAt(view: StageView, id: string, columns: number, edge: number, span: number): number {
+/** The column of a grid container, counted from 1, that a left edge is nearest to, as far right as a span has room; and its edge. */
+function columnAt(view: StageView, id: string, columns: number, edge: number, span: number): { column: number; left: number } {
   const element = view.frame.find(id)!
   const style = view.frame.document.defaultView!.getComputedStyle(element)
   const box = boxOfElement(element, view.scale)
@@ -127,7 +139,8 @@ function columnAt(view: StageView, id: string, columns: number, edge: number, sp
   const inner = box.width / view.scale - Number.parseFloat(style.paddingLeft) - Number.parseFloat(style.paddingRight)
   const gap = Number.parseFloat(style.columnGap) || 0
   const step = (inner + gap) / columns
-  return Math.max(1, Math.min(columns - Math.min(span, columns) + 1, Math.round((edge / view.scale - left) / step) + 1))
+  const column = Math.max(1, Math.min(columns - Math.min(span, columns) + 1, Math.round((edge / view.scale - left) / step) + 1))
+  return { column, left: (left + (column - 1) * step) * view.scale }
 }
 
 type Sibling = { id: string; box: Box }
@@ -238,8 +251,14 @@ export function useBlockDrag(index: number, surface: RefObject<HTMLDivElement | 
     [store, frames, index, surface],
   )
 
+  const view = frames.get(index)
+  const dragged = drop && store.getState().also.length === 0 ? selected(store.getState()) : undefined
+  const box = view && dragged && boxOf(view, dragged.block.id)
   const feedback = drop && (
     <>
+      {drop.left !== undefined && view && dragged && box && dragged.ancestors.at(-1)?.id === drop.parent && (
+        <EqualGaps view={view} place={dragged} box={{ ...box, left: drop.left, top: drop.y - box.height / 2 }} />
+      )}
       <div
         data-drop-line
         className={`pointer-events-none absolute z-20 ${drop.behind ? 'border-2 border-dashed border-yarrow' : 'bg-yarrow'}`}

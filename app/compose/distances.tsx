@@ -5,7 +5,8 @@ import { useSession } from '../session/context'
 import { type Box, boxOf, boxOfElement, type StageView, useFrames } from '../live/frames'
 import { selected } from '../session/store'
 
-type Line = { x1: number; y1: number; x2: number; y2: number; px: number }
+/** A dimension line, px of the screen, and its length in px of the page. */
+export type Line = { x1: number; y1: number; x2: number; y2: number; px: number }
 
 const right = (box: Box) => box.left + box.width
 const bottom = (box: Box) => box.top + box.height
@@ -128,9 +129,10 @@ function ShownDistances({ index, under }: { index: number; under: string | undef
   )
 }
 
-function Dimensions({ view, lines }: { view: StageView; lines: readonly Line[] }) {
+/** Dimension lines with their figures, each after a sign. */
+export function Dimensions({ view, lines, sign = '' }: { view: StageView; lines: readonly Line[]; sign?: string }) {
   const bounds = { width: view.width * view.scale, height: view.frame.document.documentElement.scrollHeight * view.scale }
-  return lines.map((line) => <Dimension key={`${line.x1},${line.y1},${line.x2}`} line={line} bounds={bounds} />)
+  return lines.map((line) => <Dimension key={`${line.x1},${line.y1},${line.x2}`} line={line} sign={sign} bounds={bounds} />)
 }
 
 /** Dimension lines from the selected block to its neighbours, or to the edges of what holds it. */
@@ -158,11 +160,11 @@ export function Distances({ index }: { index: number }) {
 /** Keeps a figure of a size within a length. */
 export const within = (at: number, size: number, length: number): number => Math.max(0, Math.min(at, length - size))
 
-function Dimension({ line, bounds }: { line: Line; bounds: { width: number; height: number } }) {
+function Dimension({ line, sign, bounds }: { line: Line; sign: string; bounds: { width: number; height: number } }) {
   const { x1, y1, x2, y2, px } = line
   const level = y1 === y2
   const tick = (x: number, y: number) => (level ? `M${x} ${y - 4}v8` : `M${x - 4} ${y}h8`)
-  const label = `${Number(px.toFixed(1))}`
+  const label = `${sign}${Number(px.toFixed(1))}`
   const width = label.length * 7 + 8
   const x = within((x1 + x2) / 2 - width / 2 + (level ? 0 : width / 2 + 6), width, bounds.width)
   const y = within((y1 + y2) / 2 - 8 + (level ? 12 : 0), 16, bounds.height)

@@ -1,5 +1,5 @@
 import { type PointerEvent, useRef, useState } from 'react'
-import { columnWidth, spanWidth } from '#core/grid/columns'
+import { columnWidth, rangeAt, spanWidth } from '#core/grid/columns'
 import { placementIn } from '#core/grid/placement'
 import type { Reach } from '#core/grid/reach'
 import { reachAt, type Surround, surroundAt } from '#core/render/surround'
@@ -9,9 +9,11 @@ import type { Edit } from '#core/edits/index'
 import type { Scope, StyleValues } from '#core/style/registry'
 import { valueAt } from '#core/style/cascade'
 import { pixels } from '#core/values/length'
-import { useSessionStore } from '../session/context'
-import { type Box, boxOfElement, type StageView } from '../live/frames'
-import { allSelected, editAll, makeId } from '../session/store'
+import { useSession, useSessionStore } from '../session/context'
+import { type Box, boxOf, boxOfElement, type StageView, useFrames } from '../live/frames'
+import { allSelected, editAll, makeId, selected } from '../session/store'
+import { edgeInWords } from './edge-causes'
+import { EqualGaps } from './equal-gaps-shown'
 import { PointerTab } from './pointer-tab'
 
 type Edge = 'left' | 'right' | 'bottom'
@@ -46,9 +48,21 @@ function sizeEdits(places: readonly Place[], lead: Place, scope: Scope, values: 
 }
 
 /** The edges of the selected block, to drag: on a grid they snap to the columns, elsewhere to whole px. */
-export function EdgeDrag({ view, place, box, range }: { view: StageView; place: Place; box: Box; range: number }) {
+export function EdgeDrag({ index }: { index: number }) {
+  const view = useFrames().get(index)
+  useSession((state) => state.layout)
+  const place = useSession(selected)
+  const editing = useSession((state) => state.words !== null)
+  const breakpoints = useSession((state) => state.session.site.breakpoints)
+  const box = view && place && boxOf(view, place.block.id)
+  if (!view || !place || !box || editing || place.block.locked || place.ancestors.length === 0) return null
+  return <Edges view={view} place={place} box={box} range={rangeAt(breakpoints, view.width)} />
+}
+
+function Edges({ view, place, box, range }: { view: StageView; place: Place; box: Box; range: number }) {
   const store = useSessionStore()
   const [tab, setTab] = useState<{ x: number; y: number; text: string } | null>(null)
+  const [causes, setCauses] = useState<{ x: number; y: number; text: string } | null>(null)
   const drag = useRef<{ edge: Edge; gesture: string; x: number; y: number } | null>(null)
 
   function valuesFor(edge: Edge, dx: number, dy: number): { values: Changes; text: string } {
@@ -144,8 +158,19 @@ export function EdgeDrag({ view, place, box, range }: { view: StageView; place: 
     setTab(null)
   }
 
+  /** While distances are shown, an edge that is pointed at says why it is where it is. */
+  const explain = (edge: Edge) => (event: PointerEvent<HTMLDivElement>) => {
+    const { distances, session } = store.getState()
+    if (!distances || drag.current || event.buttons !== 0) return
+    const bounds = event.currentTarget.offsetParent!.getBoundingClientRect()
+    const text = edgeInWords(session.site, place, view, edge)
+    setCauses(text === undefined ? null : { x: event.clientX - bounds.left, y: event.clientY - bounds.top, text })
+  }
+
   const handle = (edge: Edge, style: object, label: string) => (
     <div
+      onPointerEnter={explain(edge)}
+      onPointerLeave={() => setCauses(null)}
       data-edge={edge}
       title={label}
       className="absolute z-10"
@@ -179,6 +204,12 @@ export function EdgeDrag({ view, place, box, range }: { view: StageView; place: 
         },
         'Drag to change the height',
       )}
+      {causes && !tab && (
+        <PointerTab x={causes.x} y={causes.y} figure>
+          {causes.text}
+        </PointerTab>
+      )}
+      {tab && <EqualGaps view={view} place={place} box={box} />}
       {tab && (
         <PointerTab x={tab.x} y={tab.y} figure>
           {tab.text}

@@ -1,7 +1,5 @@
 import { useEffect, useRef, useState } from 'react'
-import { rangeAt } from '#core/grid/columns'
 import { useSession } from '../session/context'
-import { EdgeDrag } from './edge-drag'
 import { type Box, boxOf, type StageView, useFrames } from '../live/frames'
 import { placeOfTab, TAB_HEIGHT, wordsNear } from './name-tab'
 import { allSelected, blockName } from '../session/store'
@@ -15,7 +13,6 @@ export function Marks({ index }: { index: number }) {
   const places = useSession(allSelected)
   const place = places.at(-1)
   const editing = useSession((state) => state.words !== null)
-  const breakpoints = useSession((state) => state.session.site.breakpoints)
   const view = frames.get(index)
   if (!view || !place) return null
   const box = boxOf(view, place.block.id)
@@ -26,9 +23,6 @@ export function Marks({ index }: { index: number }) {
     <>
       <Corners boxes={[...others, box]} />
       {!editing && <NameTab view={view} box={box} block={place.block.id} name={name} />}
-      {place.ancestors.length > 0 && !editing && !place.block.locked && (
-        <EdgeDrag view={view} place={place} box={box} range={rangeAt(breakpoints, view.width)} />
-      )}
     </>
   )
 }

@@ -1,11 +1,13 @@
+import { EdgeDrag } from './edge-drag'
 import { SharedMarks } from './shared-marks'
 import { SpaceDrag } from './space-drag'
 import { StickyRange } from './sticky-range'
 
-/** What is drawn about the selection besides its marks: the other copies of it, how far it holds, its spaces to drag. */
+/** What is drawn about the selection besides its marks: its edges and spaces to drag, the other copies of it, how far it holds. */
 export function SelectionExtras({ index }: { index: number }) {
   return (
     <>
+      <EdgeDrag index={index} />
       <SharedMarks index={index} />
       <StickyRange index={index} />
       <SpaceDrag index={index} />

@@ -84,10 +84,14 @@ export function SpaceDrag({ index }: { index: number }) {
     )
     const bounds = event.currentTarget.offsetParent!.getBoundingClientRect()
     const said = 'token' in length ? length.token : `${'value' in length ? length.value : 0} px`
+    const now = areasOf(view, place)
+    const own = now.find((one) => one.name === area.name)
+    // The views are laid out by now, so what has become equal is measured.
+    const equal = now.find((one) => own && one.name !== area.name && one.axis === area.axis && Math.abs(one.px - own.px) < 0.5)
     setHeld({
       x: event.clientX - bounds.left,
       y: event.clientY - bounds.top,
-      text: `${propertyOf(area.name).label} ${said}`,
+      text: `${propertyOf(area.name).label} ${said}${equal ? `, equal to ${propertyOf(equal.name).label.toLowerCase()}` : ''}`,
     })
   }
   const end = () => {

@@ -44,8 +44,7 @@ export function placeInWords(state: SessionState, place: Place, range: number): 
   if (valueAt(place.block.style, 'position', breakpoints, range) === 'backdrop')
     return `Lies behind all of ${parent.name ?? parent.kind}.`
   if (at.layout !== 'grid') return `Stands in ${at.layout === 'overlay' ? 'an overlay' : `a ${at.layout}`} of at most ${px} px.`
-  const spanAt = (index: number) =>
-    columnsAt(site, place, index).span
+  const spanAt = (index: number) => columnsAt(site, place, index).span
   const fullFrom = breakpoints.findIndex(
     (_, index) => index > range && surround.ranges[index]!.layout === 'grid' && spanAt(index) === surround.ranges[index]!.columns,
   )

@@ -12,6 +12,7 @@ import { TogetherRows } from './together-rows'
 import { LengthField } from '../../fields/length-field'
 import { ListField } from '../../ui/list-field'
 import { MOST_ROWS, parseRowSizes, rowSizesText } from '#core/style/row-sizes'
+import { EdgesList } from './edges-list'
 import { ReachRow } from './reach-row'
 import { ReadingOrder } from './reading-order'
 import { placeInWords } from './figures'
@@ -63,6 +64,7 @@ export function PlaceColumn({ style }: { style: StyleAccess }) {
         <LengthOf style={style} name="spaceAfter" placeholder="After" tokens="spaces" />
       </Row>
       {one && <Finding well>{words}</Finding>}
+      {one && place.ancestors.length > 0 && <EdgesList place={place} range={style.range} />}
       {one && <ReadingOrder place={place} style={style} />}
       {idle.map(({ property, sentence, repair }) => (
         <Finding key={property} well={false}>

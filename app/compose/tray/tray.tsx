@@ -12,11 +12,7 @@ export function Tray() {
   const places = useSelected()
   return (
     <div className="flex h-full border-t border-ink bg-panel" aria-label="Tray" role="region">
-      {places.length > 0 ? (
-        <BlockTray key={places.map((one) => one.block.id).join()} places={places} />
-      ) : (
-        <PageTray />
-      )}
+      {places.length > 0 ? <BlockTray key={places.map((one) => one.block.id).join()} places={places} /> : <PageTray />}
     </div>
   )
 }
