@@ -159,3 +159,47 @@ test('a footer whose link rows are active across their whole 48 px, and whose pa
   }
   await visit.close()
 })
+
+test('blocks are drawn onto the columns, and onto those of a narrow view alone', async ({ page, app }) => {
+  const { section, figure, tray, order } = designer(page)
+  await section('Work')
+  await figure('Height, least', '600')
+  const draw = async (width: number, from: [number, number], to: [number, number], kind: string, says: RegExp) => {
+    const view = page.locator(`[data-view="${width}"]`)
+    await page.keyboard.press('n')
+    await expect(view.locator('[data-draw]')).toBeVisible()
+    const band = (await view.frameLocator('iframe').locator('#work').boundingBox())!
+    const at = ([x, y]: [number, number]) => [band.x + band.width * x, band.y + band.height * y] as const
+    await page.mouse.move(...at(from))
+    await page.mouse.down()
+    await page.mouse.move(...at(to), { steps: 4 })
+    await expect(view.getByText(says)).toBeVisible()
+    await page.mouse.up()
+    await page.getByRole('menuitem', { name: kind, exact: true }).click()
+    await expect(page.locator('[data-draw]')).toHaveCount(0)
+  }
+  const px = (share: number) => 80 + share * 1120
+  const x = (share: number) => px(share) / 1280
+  await draw(1280, [x(0.55), 0.2], [x(0.99), 0.5], 'picture', /^6 of 12 columns, 548 px by \d+$/)
+  await expect(tray.getByRole('textbox', { name: 'Columns spanned' })).toHaveValue('6')
+  await draw(1280, [x(0.01), 0.2], [x(0.3), 0.24], 'text', /^4 of 12 columns, 357 px/)
+  await page.keyboard.type('Read before the picture')
+  await page.keyboard.press('Escape')
+  // Beside the picture and left of it, so it is read first.
+  await expect(order.getByRole('button', { name: /^(Text Read|Picture)/ }).first()).toContainText('Text')
+  await draw(768, [0.55, 0.7], [0.9, 0.75], 'divider', /^4 of 8 columns/)
+  await tray.getByRole('button', { name: /^Below 1024/ }).click()
+  await expect(tray.getByRole('textbox', { name: 'From column' })).toHaveValue('5')
+  const found = await measure(page, app, ['#work > .frame, #work > img', '#work > p', '#work > hr'])
+  const [images, texts, lines] = found.get(1280)!
+  const column = (1120 - 11 * 24) / 12
+  near(images![0]!.left, 80 + 6 * (column + 24))
+  near(images![0]!.width, 6 * column + 5 * 24)
+  near(texts![0]!.left, 80)
+  near(texts![0]!.width, 4 * column + 3 * 24)
+  near(lines![0]!.width, 6 * column + 5 * 24)
+  // A press of Escape gives up drawing, and nothing is put anywhere.
+  await page.keyboard.press('n')
+  await page.keyboard.press('Escape')
+  await expect(page.locator('[data-draw]')).toHaveCount(0)
+})

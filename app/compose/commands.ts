@@ -69,7 +69,8 @@ function selectInside(store: SessionStore): void {
 }
 
 function leaveOrDeselect(store: SessionStore): void {
-  const { selection, also, picked } = store.getState()
+  const { selection, also, picked, drawing } = store.getState()
+  if (drawing) return store.setState({ drawing: false })
   if (picked) return store.setState({ picked: null })
   if (also.length > 0) return select(store, selection)
   const place = selected(store.getState())
@@ -110,6 +111,7 @@ export function toggleWire(store: SessionStore): void {
 export const COMMANDS: Command[] = [
   ...UNDO_COMMANDS,
   { name: 'Duplicate the selection', key: 'Ctrl D', run: duplicateSelection, possible: hasSelection },
+  { name: 'Draw a block onto the columns', key: 'N', run: (store) => store.setState(({ drawing }) => ({ drawing: !drawing })) },
   { name: 'Delete the selection', key: 'Delete', run: deleteSelection, possible: hasSelection },
   { name: 'Delete the selection', key: 'Backspace', run: deleteSelection, possible: hasSelection },
   { name: 'Put the selection in a group', key: 'Ctrl G', run: groupSelection, possible: hasSelection },

@@ -14,6 +14,7 @@ import { useWordsEditor } from './open-words'
 import { later } from '../ui/later'
 import { useDropPicture } from './picture-drop'
 
+const DrawBlock = later(async () => (await import('./draw-block')).DrawBlock)
 // Nothing of it is there before something is selected.
 const SelectionExtras = later(async () => (await import('./selection-extras')).SelectionExtras)
 
@@ -24,6 +25,7 @@ export function Overlay({ index, scale }: { index: number; scale: number }) {
   const surface = useRef<HTMLDivElement>(null)
   const words = useSession((state) => state.words)
   const hasSelection = useSession((state) => state.selection !== null)
+  const drawing = useSession((state) => state.drawing)
   const picked = useSession((state) => state.picked)
   const drag = useBlockDrag(index, surface)
   const frame = useFrameSelect(index, surface)
@@ -88,6 +90,7 @@ export function Overlay({ index, scale }: { index: number; scale: number }) {
         {hasSelection && <SelectionExtras index={index} />}
         <Distances index={index} />
         {!editing && <DistancesTo index={index} under={under} />}
+        {drawing && <DrawBlock index={index} />}
         {drag.feedback}
         {frame.feedback}
         {drop.feedback}

@@ -131,8 +131,12 @@ function AddBlocks() {
   return (
     <AddMenu
       label="Block"
-      disabled={kinds.length + copies.length === 0}
-      options={[...kinds.map((kind) => ({ name: kind, run: () => addBlock(store, kind) })), ...copies]}
+      disabled={!hasSections}
+      options={[
+        { name: 'Draw onto the columns', run: () => store.setState({ drawing: true }) },
+        ...kinds.map((kind) => ({ name: kind, run: () => addBlock(store, kind) })),
+        ...copies,
+      ]}
     />
   )
 }

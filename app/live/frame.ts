@@ -7,7 +7,7 @@ import { type RenderedPage, sectionCss } from './rendering'
 const EDITOR_CSS = `
 [data-empty]::before{content:attr(data-empty);opacity:.45;text-transform:capitalize;pointer-events:none}
 [data-empty]:not([${EDITED}]){outline:1px dashed currentcolor;outline-offset:-1px;min-width:2em}
-section:empty,header:empty,footer:empty,div:empty,nav:empty{min-height:96px;outline:1px dashed #5f716688;outline-offset:-1px}
+:where(section:empty,header:empty,footer:empty,div:empty,nav:empty){min-height:96px;outline:1px dashed #5f716688;outline-offset:-1px}
 html{overflow:hidden}body{overflow-x:clip}
 [${EDITED}],.ProseMirror{outline:none;white-space:pre-wrap;cursor:text}`
 

@@ -51,6 +51,8 @@ export type SessionState = {
   copied: Copied | null
   /** The block whose style is put on those that are pressed. */
   picked: Block | null
+  /** True while a block is drawn onto the columns. */
+  drawing: boolean
   scope: Scope
   /** True while styles are set for the current direction alone. */
   onlyHere: boolean
@@ -107,6 +109,7 @@ export function createSessionStore(siteId: string, pageId: string, site: Site, r
     also: NONE,
     copied: null,
     picked: null,
+    drawing: false,
     scope: 'base',
     onlyHere: false,
     shown: 'all',
