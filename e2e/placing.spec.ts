@@ -1,4 +1,5 @@
 import { composed, expect, openSite, saved, test } from './application'
+import type { Box } from './views'
 import { designer, measure, near, WIDTHS } from './designer'
 
 test.beforeEach(async ({ page, app }) => {
@@ -202,4 +203,39 @@ test('blocks are drawn onto the columns, and onto those of a narrow view alone',
   await page.keyboard.press('n')
   await page.keyboard.press('Escape')
   await expect(page.locator('[data-draw]')).toHaveCount(0)
+})
+
+test('guide lines of a section are set by keys, figures and drags, and edges stand on them', async ({ page, app }) => {
+  const { section, block, figure, tray } = designer(page)
+  await section('Work')
+  await figure('Height, least', '500')
+  await page.keyboard.press('Shift+V')
+  await page.keyboard.press('v')
+  const across = page.locator('[data-view="1280"] [data-guide-line="across"]')
+  await across.scrollIntoViewIfNeeded()
+  const from = (await across.boundingBox())!
+  await page.mouse.move(from.x + 100, from.y + from.height / 2)
+  await page.mouse.down()
+  await page.mouse.move(from.x + 100, from.y - 30, { steps: 3 })
+  await page.mouse.up()
+  await expect(tray.getByRole('textbox', { name: 'Guide line 1, across' })).not.toHaveValue(/^50/)
+  await figure('Guide line 1, across', '450 px')
+  await figure('Guide line 2, down', '25 %')
+  await across.focus()
+  await page.keyboard.press('Shift+ArrowDown')
+  await expect(tray.getByRole('textbox', { name: 'Guide line 1, across' })).toHaveValue('460 px')
+  // The lower edge of a group comes near the line, and stands on it.
+  await block('Group')
+  const edge = page.locator('[data-view="1280"] [data-edge="bottom"]')
+  const [handle, line] = [(await edge.boundingBox())!, (await across.boundingBox())!]
+  await page.mouse.move(handle.x + 40, handle.y + 3)
+  await page.mouse.down()
+  await page.mouse.move(handle.x + 40, handle.y + 8)
+  await page.mouse.move(handle.x + 40, line.y + line.height / 2 - 3, { steps: 3 })
+  await page.mouse.up()
+  const [[, [bands, groups]]] = [...(await measure(page, app, ['#work', '#work > div']))] as [[number, Box[][]]]
+  near(groups![0]!.top + groups![0]!.height - bands![0]!.top, 460)
+  await page.keyboard.press('Escape')
+  await tray.getByRole('button', { name: 'Remove the guide line at 25 %' }).click()
+  await expect(page.locator('[data-view="1280"] [data-guide-line]')).toHaveCount(1)
 })

@@ -5,6 +5,7 @@ import { hasWords, walk } from '#core/blocks/tree'
 import { plainText } from '#core/values/words'
 import { type Command, UNDO_COMMANDS } from '../session/command'
 import { addBlock, addSection, insertPlace, pasteInPlace } from './insert'
+import { addLine, canAddLine } from './line-edits'
 import { canPlaceCopy, canShare, makeIndependent, placeCopy, selectedCopies, shareSelection } from './sharing'
 import {
   deleteSelection,
@@ -204,6 +205,8 @@ export const COMMANDS: Command[] = [
   { name: 'Add a section in an arrangement', key: 'A', run: (store) => store.setState({ chooser: {} }) },
   { name: 'Re-set the section in another arrangement', key: 'S', run: openReSet, possible: hasSelection },
   { name: 'Column grid', key: 'G', run: toggle('grid') },
+  { name: 'Guide line down the section', key: 'V', run: (store) => addLine(store, 'down'), possible: canAddLine },
+  { name: 'Guide line across the section', key: 'Shift V', run: (store) => addLine(store, 'across'), possible: canAddLine },
   { name: 'Distances', key: 'D', run: toggle('distances') },
   { name: 'Tray', key: 'T', run: toggle('tray') },
   { name: 'Running order', key: 'O', run: toggle('order') },

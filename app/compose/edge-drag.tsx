@@ -1,4 +1,5 @@
 import { type PointerEvent, useRef, useState } from 'react'
+import { type GuideLine, nearestLine } from '#core/blocks/guide-line'
 import { columnWidth, rangeAt, spanWidth } from '#core/grid/columns'
 import { placementIn } from '#core/grid/placement'
 import type { Reach } from '#core/grid/reach'
@@ -17,6 +18,8 @@ import { EqualGaps } from './equal-gaps-shown'
 import { PointerTab } from './pointer-tab'
 
 type Edge = 'left' | 'right' | 'bottom'
+/** How near an edge must come to a guide line to stand on it, px of the screen. */
+const NEAR_LINE = 6
 type Changes = { [N in keyof StyleValues]?: StyleValues[N] | null }
 
 /** In a narrower range a wider one's reach is taken back by saying so. */
@@ -68,16 +71,29 @@ function Edges({ view, place, box, range }: { view: StageView; place: Place; box
   function valuesFor(edge: Edge, dx: number, dy: number): { values: Changes; text: string } {
     const { site } = store.getState().session
     if (edge === 'bottom') {
-      const height = Math.max(0, Math.round((box.height + dy) / view.scale / 4) * 4)
+      const px = onGuideLine('across', (box.height + dy) / view.scale)
+      const height = Math.max(0, px ?? Math.round((box.height + dy) / view.scale / 4) * 4)
       return { values: { minHeight: pixels(height) }, text: `${height} px high at least` }
     }
     const surround = surroundAt(site, place).ranges[range]!
     const container = view.frame.find(place.block.id)?.parentElement
     if (surround.layout !== 'grid' || !container) {
-      const px = Math.max(8, Math.round((edge === 'right' ? box.width + dx : box.width - dx) / view.scale))
+      const dragged = (edge === 'right' ? box.width + dx : box.width - dx) / view.scale
+      const px = Math.max(8, (edge === 'right' ? onGuideLine('down', dragged) : undefined) ?? Math.round(dragged))
       return { values: { width: pixels(px) }, text: `${px} px` }
     }
     return onColumns(edge, dx, site, surround, boxOfElement(container, view.scale))
+  }
+
+  /** The size at which the right or the lower edge stands on a guide line of the section, where one is near. */
+  function onGuideLine(axis: GuideLine['axis'], size: number): number | undefined {
+    const [section] = place.ancestors
+    const around = section?.kind === 'section' && section.guideLines ? boxOf(view, section.id) : undefined
+    if (!around || section?.kind !== 'section') return undefined
+    const start = axis === 'down' ? (box.left - around.left) / view.scale : (box.top - around.top) / view.scale
+    const inside = { width: around.width / view.scale, height: around.height / view.scale }
+    const at = nearestLine(start + size, axis, section.guideLines!, inside, NEAR_LINE / view.scale)
+    return at === undefined ? undefined : Math.round(at - start)
   }
 
   function onColumns(edge: 'left' | 'right', dx: number, site: Site, surround: Surround['ranges'][number], container: Box) {

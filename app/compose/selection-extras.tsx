@@ -1,4 +1,5 @@
 import { EdgeDrag } from './edge-drag'
+import { GuideLines } from './guide-lines'
 import { SharedMarks } from './shared-marks'
 import { SpaceDrag } from './space-drag'
 import { StickyRange } from './sticky-range'
@@ -8,6 +9,7 @@ export function SelectionExtras({ index }: { index: number }) {
   return (
     <>
       <EdgeDrag index={index} />
+      <GuideLines index={index} />
       <SharedMarks index={index} />
       <StickyRange index={index} />
       <SpaceDrag index={index} />

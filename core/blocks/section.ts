@@ -2,6 +2,7 @@ import type { ElementContent } from 'hast'
 import { z } from 'zod'
 import { attributes, labelOf } from './element'
 import { label } from './fields'
+import { guideLineSchema, MOST_LINES } from './guide-line'
 import { element } from './html'
 import type { Block } from './index'
 import type { BlockBase, Kind } from './kind'
@@ -30,7 +31,11 @@ export type Job = (typeof JOBS)[number]
 /** The class of every section. */
 export const BAND = 'band'
 
-const fields = z.strictObject({ job: z.enum(JOBS), ...label })
+const fields = z.strictObject({
+  job: z.enum(JOBS),
+  ...label,
+  guideLines: z.array(guideLineSchema).max(MOST_LINES).optional(),
+})
 export type Section = BlockBase<'section', typeof fields> & { children: Block[] }
 
 const LANDMARKS: Partial<Record<Job, string>> = { header: 'header', footer: 'footer' }

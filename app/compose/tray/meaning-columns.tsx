@@ -5,6 +5,7 @@ import { ColumnHead, Finding, Row } from '../../fields/row'
 import { useSession, useSessionStore } from '../../session/context'
 import { edit } from '../../session/store'
 import { Choice } from '../../ui/choice'
+import { LinesRows } from './lines-rows'
 
 const FIELD = 'h-[26px] min-w-0 flex-1 rounded-2 border border-line-strong bg-field px-2'
 
@@ -48,6 +49,7 @@ export function SectionColumn({ block }: { block: BlockOf<'section'> }) {
     <div>
       <ColumnHead title="Section" note={block.job.replace('-', ' ')} />
       <LabelRow block={block} />
+      <LinesRows block={block} />
       <Finding well>
         {named ? 'A section with a name is a landmark: it can be jumped to.' : 'Without a name it is found by its heading.'}
       </Finding>
