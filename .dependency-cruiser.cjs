@@ -15,6 +15,7 @@ const CORE = [
   'shared',
   'render',
   'edges',
+  'sweep',
   'deck',
   'arrangements',
   'edits',

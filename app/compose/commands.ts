@@ -94,7 +94,7 @@ function cycleScope(store: SessionStore): void {
   store.setState({ scope: next ? { below: next.id } : 'base' })
 }
 
-const toggle = (name: 'grid' | 'distances' | 'tray' | 'order') => (store: SessionStore) =>
+const toggle = (name: 'breaksOpen' | 'grid' | 'distances' | 'tray' | 'order') => (store: SessionStore) =>
   store.setState((state) => ({ [name]: !state[name] }))
 
 function openReSet(store: SessionStore): void {
@@ -208,6 +208,7 @@ export const COMMANDS: Command[] = [
   { name: 'Guide line down the section', key: 'V', run: (store) => addLine(store, 'down'), possible: canAddLine },
   { name: 'Guide line across the section', key: 'Shift V', run: (store) => addLine(store, 'across'), possible: canAddLine },
   { name: 'Distances', key: 'D', run: toggle('distances') },
+  { name: 'Widths at which the page breaks', key: 'E', run: toggle('breaksOpen') },
   { name: 'Tray', key: 'T', run: toggle('tray') },
   { name: 'Running order', key: 'O', run: toggle('order') },
   { name: 'Widest and narrowest view alone, or all', key: 'F', run: toggleMainAndNarrow },

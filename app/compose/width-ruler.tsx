@@ -1,10 +1,13 @@
-import { Plus } from 'lucide-react'
+import { Plus, TriangleAlert } from 'lucide-react'
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from 'react'
 import type { Breakpoint } from '#core/grid/breakpoint'
 import { IconButton } from '../ui/button'
 import { useSessionStore, useSession } from '../session/context'
+import { later } from '../ui/later'
 import { GridSettings } from './grid-settings'
 import { edit, makeId } from '../session/store'
+
+const BreaksBand = later(async () => (await import('./breaks-band')).BreaksBand)
 
 const LEAST = 320
 const MOST = 1920
@@ -34,6 +37,8 @@ export function WidthRuler() {
     return () => observer.disconnect()
   }, [])
   const x = axisOf(width)
+  const store = useSessionStore()
+  const breaks = useSession((state) => state.breaksOpen)
   return (
     <div className="flex h-[54px] border-b border-line-strong bg-panel">
       <div ref={element} className="relative min-w-0 flex-1" data-ruler>
@@ -49,8 +54,16 @@ export function WidthRuler() {
           ))}
         </svg>
         <Markers x={x} />
+        {breaks && <BreaksBand x={x} />}
       </div>
       <div className="flex items-center gap-1 border-l border-line px-2">
+        <IconButton
+          label="Widths at which the page breaks (E)"
+          pressed={breaks}
+          onClick={() => store.setState({ breaksOpen: !breaks })}
+        >
+          <TriangleAlert size={16} strokeWidth={1.5} />
+        </IconButton>
         <AddView />
         <GridSettings />
       </div>

@@ -81,6 +81,8 @@ export type SessionState = {
   pagesOpen: boolean
   /** True while the table of exceptions is open. */
   exceptionsOpen: boolean
+  /** True while the widths at which the page breaks are shown. */
+  breaksOpen: boolean
   words: WordsEditing | null
   /** True while the list of shared blocks is open. */
   sharedOpen: boolean
@@ -127,6 +129,7 @@ export function createSessionStore(siteId: string, pageId: string, site: Site, r
     chooser: null,
     pagesOpen: false,
     exceptionsOpen: false,
+    breaksOpen: false,
     words: null,
     sharedOpen: false,
     reach: 'guise',

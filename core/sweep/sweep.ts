@@ -1,0 +1,52 @@
+/** What holds over a range of widths, both ends included, px. */
+export type Held = { key: string; from: number; to: number }
+
+/**
+ * Goes through widths and finds the exact ranges over which things hold: in steps first, then by halving between two
+ * steps that differ. What comes and goes within one step is not seen. It yields each width that it must know of, and is
+ * given the keys of all that holds there.
+ * @param from the least width, px; `to` the greatest
+ * @param step px between the widths that are looked at first
+ */
+export function* sweep(from: number, to: number, step: number): Generator<number, Held[], ReadonlySet<string>> {
+  const known = new Map<number, ReadonlySet<string>>()
+  const widths = new Set<number>()
+  for (let width = from; width < to; width += step) widths.add(width)
+  widths.add(to)
+  for (const width of widths) known.set(width, yield width)
+
+  const first = [...known.keys()].sort((a, b) => a - b)
+  for (const [n, low] of first.slice(0, -1).entries()) {
+    const high = first[n + 1]!
+    // Each half that still differs is halved again, until the two widths are neighbours.
+    const open: [number, number][] = [[low, high]]
+    for (let span = open.pop(); span; span = open.pop()) {
+      const [a, b] = span
+      if (b - a <= 1 || same(known.get(a)!, known.get(b)!)) continue
+      const middle = Math.floor((a + b) / 2)
+      known.set(middle, yield middle)
+      open.push([a, middle], [middle, b])
+    }
+  }
+  return rangesOf(known)
+}
+
+const same = (a: ReadonlySet<string>, b: ReadonlySet<string>) => a.size === b.size && [...a].every((one) => b.has(one))
+
+/** Ranges of what holds at neighbouring known widths. */
+function rangesOf(known: ReadonlyMap<number, ReadonlySet<string>>): Held[] {
+  const open = new Map<string, Held>()
+  const done: Held[] = []
+  for (const width of [...known.keys()].sort((a, b) => a - b)) {
+    const holding = known.get(width)!
+    for (const [key, range] of open) {
+      if (holding.has(key)) range.to = width
+      else {
+        done.push(range)
+        open.delete(key)
+      }
+    }
+    for (const key of holding) if (!open.has(key)) open.set(key, { key, from: width, to: width })
+  }
+  return [...done, ...open.values()].sort((a, b) => a.from - b.from || b.to - a.to)
+}
