@@ -12,10 +12,12 @@ import { type Box, blockAt, boxOf, boxOfElement, type Frames, type StageView, us
 import { surroundAt } from '#core/render/surround'
 import { moveEdits } from '#core/many/structure'
 import { topmost } from '#core/many/chosen'
-import { EqualGaps } from './equal-gaps-shown'
+import { later } from '../ui/later'
 import { followPointer } from './follow-pointer'
 import { PointerTab } from './pointer-tab'
 import { allSelected, blockName, type SessionState, type SessionStore, editAll, select, selected } from '../session/store'
+
+const EqualGaps = later(async () => (await import('./equal-gaps-shown')).EqualGaps)
 
 /** Where a dragged block would go: into a container at an index, and from which column where it lands in free space. */
 type DropPlace = {

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react'
 import { useSession } from '../session/context'
 import { type Box, boxOf, type StageView, useFrames } from '../live/frames'
+import { afterPaint } from '../ui/lagging'
 import { placeOfTab, TAB_HEIGHT, wordsNear } from './name-tab'
 import { allSelected, blockName } from '../session/store'
 
@@ -35,7 +36,7 @@ function NameTab({ view, box, block, name }: NameTabProps) {
   const [place, setPlace] = useState<{ left: number; top: number }>()
   // Placed after the page has been painted: finding words near the selection must not hold it up.
   useEffect(() => {
-    const frame = requestAnimationFrame(() => {
+    return afterPaint(() => {
       if (!tab.current) return
       const { scrollHeight } = view.frame.document.documentElement
       const size = { width: tab.current.offsetWidth, height: TAB_HEIGHT }
@@ -43,7 +44,6 @@ function NameTab({ view, box, block, name }: NameTabProps) {
       const next = placeOfTab(box, size, bounds, wordsNear(view, block, box))
       setPlace((now) => (now?.left === next?.left && now?.top === next?.top ? now : next))
     })
-    return () => cancelAnimationFrame(frame)
   }, [view, box, block, name])
   return (
     <div

@@ -4,7 +4,6 @@ import { blockAt, boxOf, useFrames } from '../live/frames'
 import { GridHatch } from './grid-hatch'
 import { Marks } from './marks'
 import { RowGaps } from './row-gaps'
-import { Distances, DistancesTo } from './distances'
 import { useBlockDrag } from './block-drag'
 import { PointerMenu } from './pointer-menu'
 import { useFrameSelect } from './frame-select'
@@ -14,6 +13,8 @@ import { useWordsEditor } from './open-words'
 import { later } from '../ui/later'
 import { useDropPicture } from './picture-drop'
 
+const Distances = later(async () => (await import('./distances')).Distances)
+const DistancesTo = later(async () => (await import('./distances')).DistancesTo)
 const DrawBlock = later(async () => (await import('./draw-block')).DrawBlock)
 // Nothing of it is there before something is selected.
 const SelectionExtras = later(async () => (await import('./selection-extras')).SelectionExtras)
@@ -88,8 +89,8 @@ export function Overlay({ index, scale }: { index: number; scale: number }) {
         {under !== undefined && !editing && <Under index={index} id={under} />}
         <Marks index={index} />
         {hasSelection && <SelectionExtras index={index} />}
-        <Distances index={index} />
-        {!editing && <DistancesTo index={index} under={under} />}
+        {hasSelection && <Distances index={index} />}
+        {hasSelection && !editing && <DistancesTo index={index} under={under} />}
         {drawing && <DrawBlock index={index} />}
         {drag.feedback}
         {frame.feedback}

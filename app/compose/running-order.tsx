@@ -17,13 +17,18 @@ import { canPlaceCopy, placeCopy } from './sharing'
 import { blockName, edit, pageOf, select, selected } from '../session/store'
 import { BlockTree, CopySign, Rename } from './block-tree'
 
-/** Slots of a section that have words, and slots in all. */
-export function slotCount(section: Section, language: string): { filled: number; all: number } {
-  const slots = [...walk(section)].filter(hasWords)
-  return {
-    filled: slots.filter((one) => plainText(one.words[language] ?? []).trim() !== '').length,
-    all: slots.length,
-  }
+type Slots = { filled: number; all: number }
+const counted = new WeakMap<Section, { language: string; slots: Slots }>()
+
+/** Slots of a section that have words, and slots in all; a section that is the same is not counted again. */
+export function slotCount(section: Section, language: string): Slots {
+  const known = counted.get(section)
+  if (known?.language === language) return known.slots
+  const all = [...walk(section)].filter(hasWords)
+  const filled = all.filter((one) => plainText(one.words[language] ?? []).trim() !== '')
+  const slots = { filled: filled.length, all: all.length }
+  counted.set(section, { language, slots })
+  return slots
 }
 
 /** The first heading of a section, or its first words. */

@@ -27,6 +27,9 @@ export type Frame = {
   restore: (id: string) => void
 }
 
+/** The space under a section that aligns the rows. */
+const ALIGNS = 'margin-block-end'
+
 type SheetMaker = { CSSStyleSheet: typeof CSSStyleSheet }
 
 /** Takes charge of a view's document once it has loaded. */
@@ -35,13 +38,11 @@ export function createFrame(iframe: HTMLIFrameElement, width: number): Frame {
   const { CSSStyleSheet } = iframe.contentWindow as unknown as SheetMaker
   const shared = new CSSStyleSheet()
   const editor = new CSSStyleSheet()
-  const aligned = new CSSStyleSheet()
   const sheets = new Map<string, { css: string; sheet: CSSStyleSheet }>()
   const shown: Shown = new WeakMap()
   let body: Element = { type: 'element', tagName: 'body', properties: {}, children: [] }
   let sharedCss = ''
   let order = ''
-  let alignedCss = ''
   editor.replaceSync(`:root{--vh:${viewportHeightFor(width) / 100}px}${EDITOR_CSS}`)
 
   function adopt(page: RenderedPage): void {
@@ -62,11 +63,20 @@ export function createFrame(iframe: HTMLIFrameElement, width: number): Frame {
     if (ids.join() === order) return
     order = ids.join()
     for (const id of sheets.keys()) if (!ids.includes(id)) sheets.delete(id)
-    document.adoptedStyleSheets = [shared, ...ids.map((id) => sheets.get(id)!.sheet), editor, aligned]
+    document.adoptedStyleSheets = [shared, ...ids.map((id) => sheets.get(id)!.sheet), editor]
   }
 
-  const find = (id: string) => document.querySelector<HTMLElement>(`[data-block="${CSS.escape(id)}"]`)
-  document.adoptedStyleSheets = [shared, editor, aligned]
+  // Asked for hundreds of times in a frame, so what was found is kept as long as it is there.
+  const found = new Map<string, HTMLElement>()
+  const find = (id: string) => {
+    const known = found.get(id)
+    if (known?.isConnected && known.dataset.block === id) return known
+    const element = document.querySelector<HTMLElement>(`[data-block="${CSS.escape(id)}"]`)
+    if (element) found.set(id, element)
+    else found.delete(id)
+    return element
+  }
+  document.adoptedStyleSheets = [shared, editor]
   // A press outside the words that are edited must not take the focus into the frame, where no key is heard.
   document.addEventListener('mousedown', (event) => {
     if (!(event.target as HTMLElement).closest(`[${EDITED}]`)) event.preventDefault()
@@ -88,9 +98,14 @@ export function createFrame(iframe: HTMLIFrameElement, width: number): Frame {
       return list
     },
     align(margins) {
-      let css = ''
-      for (const [id, margin] of margins) if (margin > 0.01) css += `[data-block="${id}"]{margin-block-end:${margin}px!important}`
-      if (css !== alignedCss) aligned.replaceSync((alignedCss = css))
+      // On the sections themselves, and only where it changes: another stylesheet would be matched against the whole page.
+      for (const section of document.querySelectorAll<HTMLElement>('.band')) {
+        const margin = margins.get(section.dataset.block!) ?? 0
+        const wanted = margin > 0.01 ? `${Number(margin.toFixed(3))}px` : ''
+        if (section.style.getPropertyValue(ALIGNS) === wanted) continue
+        if (wanted === '') section.style.removeProperty(ALIGNS)
+        else section.style.setProperty(ALIGNS, wanted, 'important')
+      }
     },
     find,
     restore(id) {

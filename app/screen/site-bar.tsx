@@ -1,8 +1,9 @@
 import { Redo2, Undo2, UsersRound } from 'lucide-react'
-import { type ReactNode, useDeferredValue } from 'react'
+import { type ReactNode, useMemo } from 'react'
 import { useSessionStore, useSession } from '../session/context'
 import { pageOf, redo, undo } from '../session/store'
 import { IconButton } from '../ui/button'
+import { useRested } from '../ui/lagging'
 import { stepsOf } from '../ui/steps'
 import { TopBar } from '../ui/top-bar'
 
@@ -21,20 +22,23 @@ type SiteBarProps = {
 /** The top bar of a screen that edits a site: path, undo and redo, the screen's tools, and whether all is saved. */
 export function SiteBar({ screen, exportedRevision, onPages, tools, children }: SiteBarProps) {
   const store = useSessionStore()
-  // What is complete may be shown a moment after what is typed.
-  const site = useDeferredValue(useSession((state) => state.session.site))
-  const page = useDeferredValue(useSession(pageOf))
+  // What is complete is worked out once nothing has been changed for a moment.
+  const site = useRested(useSession((state) => state.session.site))
+  const pageId = useSession((state) => pageOf(state).id)
+  const page = site.pages.find((one) => one.id === pageId) ?? site.pages[0]!
   const { siteId } = store.getState()
   const revision = useSession((state) => state.session.revision)
   const undoStep = useSession((state) => state.undo.at(-1))
   const redoStep = useSession((state) => state.redo.at(-1))
+  const exported = exportedRevision !== null && exportedRevision === revision
+  const steps = useMemo(() => stepsOf({ siteId, site, page, exported }), [siteId, site, page, exported])
   return (
     <TopBar
       siteName={site.name}
       pageName={page.name}
       pages={site.pages.map((one) => ({ id: one.id, name: one.name, to: `/sites/${siteId}/pages/${one.id}/${screen}` }))}
       onPages={onPages}
-      steps={stepsOf({ siteId, site, page, exported: exportedRevision !== null && exportedRevision === revision })}
+      steps={steps}
     >
       <div className="flex items-center text-on-ink-2">
         <BarButton label={undoStep ? `Undo ${undoStep.label}` : 'Nothing to undo'} disabled={!undoStep} onClick={() => undo(store)}>

@@ -1,5 +1,5 @@
 import { ChevronLeft } from 'lucide-react'
-import { type ReactNode, useDeferredValue, useEffect, useRef, useState } from 'react'
+import { type ReactNode, useEffect, useRef, useState } from 'react'
 import { hasColumn } from '#core/blocks/applies'
 import { type Block, hasTrait } from '#core/blocks/index'
 import { hasWords } from '#core/blocks/tree'
@@ -9,6 +9,7 @@ import { useStyle } from '../../fields/use-style'
 import { useSession, useSessionStore } from '../../session/context'
 import { toggleColumn } from '../../session/desk'
 import { blockName } from '../../session/store'
+import { useAfterPaint } from '../../ui/lagging'
 import { ExtrasColumn, extrasName } from './extras-column'
 import { PictureColumn } from './picture-column'
 import { PlaceColumn } from './place-column'
@@ -30,7 +31,7 @@ const COLUMN = 264
 /** The settings of the selected blocks, in columns: as many side by side as fit, the rest by tabs. */
 export function BlockTray({ places: newest }: { places: readonly Place[] }) {
   // The views come first; the fields follow in the same breath.
-  const places = useDeferredValue(newest)
+  const places = useAfterPaint(newest)
   const style = useStyle(places)
   const { block } = style.place
   const one = places.length === 1

@@ -11,6 +11,7 @@ import { isSame } from '#core/values/equal'
 import { Finding } from '../../fields/row'
 import type { StyleAccess } from '../../fields/use-style'
 import { boxOf, type StageView, useFrames } from '../../live/frames'
+import { afterPaint } from '../../ui/lagging'
 import { useSession, useSessionStore } from '../../session/context'
 import { blockName, editAll } from '../../session/store'
 
@@ -37,12 +38,11 @@ export function ReadingOrder({ place, style }: { place: Place; style: StyleAcces
   const [found, setFound] = useState<Found>()
   // Looked at after the page has been painted: it must not hold up a key press.
   useEffect(() => {
-    const frame = requestAnimationFrame(() => {
+    return afterPaint(() => {
       const view = [...frames.values()].find((one) => rangeAt(breakpoints, one.width) === style.range)
       const next = holder && view ? wrongWayRound(holder, view) : undefined
       setFound((now) => (isSame(now, next) ? now : next))
     })
-    return () => cancelAnimationFrame(frame)
   }, [frames, layout, holder, breakpoints, style.range])
   if (!holder || !found) return null
   const back = holder.children.flatMap((block: Block) =>
