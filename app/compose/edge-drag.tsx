@@ -221,7 +221,7 @@ function Edges({ view, place, box, range }: { view: StageView; place: Place; box
         'Drag to change the height',
       )}
       {causes && !tab && (
-        <PointerTab x={causes.x} y={causes.y} figure>
+        <PointerTab x={causes.x} y={causes.y} within={view.width * view.scale} figure>
           {causes.text}
         </PointerTab>
       )}
