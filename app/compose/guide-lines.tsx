@@ -79,7 +79,9 @@ function Line({ view, section, line, n }: LineProps) {
       <span
         className={`pointer-events-none absolute border-dashed border-ink outline outline-1 outline-panel/70 ${down ? 'inset-y-0 left-1/2 border-l' : 'inset-x-0 top-1/2 border-t'}`}
       />
-      <span className={`figure pointer-events-none absolute whitespace-nowrap bg-panel px-0.5 text-[10px] leading-3 text-ink ${down ? 'left-2 top-1' : 'left-1 top-2'}`}>
+      <span
+        className={`figure pointer-events-none absolute whitespace-nowrap bg-panel px-0.5 text-[10px] leading-3 text-ink ${down ? 'left-2 top-1' : 'left-1 top-2'}`}
+      >
         {lineInWords(line)}
       </span>
     </button>
