@@ -19,7 +19,7 @@ test('the menu at the pointer acts on what is under it, keys step by columns, an
 
   // The third card, one column narrower and then one to the right.
   await page.keyboard.press('/')
-  await page.getByPlaceholder('Add, go to, show …').fill('Tea that stays hot')
+  await page.getByPlaceholder('Add, set, go to, show …').fill('Tea that stays hot')
   await page.getByRole('option', { name: /^Go to Reason “Tea that stays hot”/ }).click()
   await expect(tray.getByRole('heading', { name: 'Reason' })).toBeVisible()
   const left = async () => Math.round((await boxesInView(page, 1280, `${cards}:nth-of-type(3)`))[0]!.left)
