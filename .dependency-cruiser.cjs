@@ -8,6 +8,7 @@ const CORE = [
   'type',
   'colour',
   'picture',
+  'legibility',
   'style',
   'guide',
   'blocks',

@@ -3,6 +3,7 @@ import { GuideLines } from './guide-lines'
 import { SharedMarks } from './shared-marks'
 import { SpaceDrag } from './space-drag'
 import { StickyRange } from './sticky-range'
+import { WorstPatch } from './worst-patch'
 
 /** What is drawn about the selection besides its marks: its edges and spaces to drag, the other copies of it, how far it holds. */
 export function SelectionExtras({ index }: { index: number }) {
@@ -10,6 +11,7 @@ export function SelectionExtras({ index }: { index: number }) {
     <>
       <EdgeDrag index={index} />
       <GuideLines index={index} />
+      <WorstPatch index={index} />
       <SharedMarks index={index} />
       <StickyRange index={index} />
       <SpaceDrag index={index} />

@@ -83,6 +83,8 @@ export type SessionState = {
   exceptionsOpen: boolean
   /** True while the widths at which the page breaks are shown. */
   breaksOpen: boolean
+  /** Where words over pictures can be read worst: view, block, and box in px of the page. */
+  worstPatches: readonly { view: number; block: string; box: { left: number; top: number; width: number; height: number } }[]
   words: WordsEditing | null
   /** True while the list of shared blocks is open. */
   sharedOpen: boolean
@@ -130,6 +132,7 @@ export function createSessionStore(siteId: string, pageId: string, site: Site, r
     pagesOpen: false,
     exceptionsOpen: false,
     breaksOpen: false,
+    worstPatches: [],
     words: null,
     sharedOpen: false,
     reach: 'guise',

@@ -10,10 +10,13 @@ import { NumberField } from '../../ui/number-field'
 import { useSession } from '../../session/context'
 import { useFrames } from '../../live/frames'
 import { pageOf } from '../../session/store'
+import { later } from '../../ui/later'
 import { useField } from '../../fields/use-field'
 import { ChoiceOf, LengthOf, MIXED, NumberOf } from './fields'
 import { ColumnHead, Finding, Row } from '../../fields/row'
 import type { StyleAccess } from '../../fields/use-style'
+
+const OverPictureFindings = later(async () => (await import('./over-picture')).OverPictureFindings)
 
 const ALIGN = [
   { value: 'start', label: 'Start' },
@@ -137,6 +140,7 @@ function TypeFindings({ style, role }: { style: StyleAccess; role: Role | undefi
         </Finding>
       )}
       <LineCounts block={block} />
+      {style.places.length === 1 && <OverPictureFindings place={style.place} style={style} />}
       {found && (
         <Finding well={found.ratio >= found.needed}>
           Contrast {found.ratio.toFixed(1)} : 1 on its ground

@@ -1,0 +1,89 @@
+import sharp from 'sharp'
+import { legibilityOf } from '#core/legibility/legibility'
+import { composed, expect, openSite, saved, test } from './application'
+import { designer } from './designer'
+
+/** A picture of 12 megapixels that is light at its left and dark at its right, with a lighter stripe. */
+const light = () =>
+  sharp(
+    Buffer.from(
+      `<svg xmlns="http://www.w3.org/2000/svg" width="4000" height="3000"><defs><linearGradient id="g"><stop stop-color="#d8c9a0"/><stop offset="1" stop-color="#203050"/></linearGradient></defs><rect width="4000" height="3000" fill="url(#g)"/><rect x="0" y="1350" width="4000" height="120" fill="#f4ead0" opacity=".6"/></svg>`,
+    ),
+  )
+    .jpeg({ quality: 92 })
+    .toBuffer()
+
+test('words over a picture are measured as Chromium paints it, and the offered scrim is the least that is enough', async ({
+  page,
+  app,
+}) => {
+  await openSite(page, app, 'Hollin Ridge Observatory')
+  await composed(page)
+  const { section, block, words, figure, choose, fill, out, tray } = designer(page)
+  await section('Story')
+  await figure('Height, least', '500')
+  await choose('Across', 'Centre')
+  await block('Picture')
+  await choose('Stands', 'Behind all')
+  await tray.getByLabel('Upload a picture').setInputFiles({ name: 'dusk.jpg', mimeType: 'image/jpeg', buffer: await light() })
+  const focal = tray.getByRole('button', { name: /^Focal point/ })
+  await focal.focus()
+  for (let n = 0; n < 4; n++) await page.keyboard.press('ArrowDown')
+  await expect(focal).toHaveAccessibleName(/70 % down/)
+  await out()
+  await words('Heading', 'Look up from the terrace, where the lamps are out')
+  await figure('Columns spanned', '8')
+  await fill('Ink', 'ground')
+
+  const finding = tray.getByText(/^Over the picture/)
+  const shown = async () => {
+    const [, worst, width] = /picture ([\d.]+) : 1 at its worst, at (\d+)/.exec(await finding.innerText())!
+    return { worst: Number(worst), width: Number(width) }
+  }
+  /** The same, out of the pixels of the page as visitors get it, without the words. */
+  const painted = async (width: number) => {
+    await saved(page)
+    const id = /sites\/([\w-]{10})/.exec(page.url())![1]!
+    const visit = await page.context().newPage()
+    await visit.setViewportSize({ width, height: 900 })
+    await visit.goto(`${app.url}/visit/${id}/index.html`)
+    await visit.evaluate(() => document.fonts.ready)
+    const heading = visit.locator('#story h2')
+    await heading.scrollIntoViewIfNeeded()
+    await visit.locator('#story img').evaluate((image) => (image as HTMLImageElement).decode())
+    const { box, lines, size } = await heading.evaluate((element) => {
+      const range = document.createRange()
+      range.selectNodeContents(element)
+      const rects = [...range.getClientRects()].map(({ left, top, width: w, height }) => ({ left, top, width: w, height }))
+      const { fontSize } = getComputedStyle(element)
+      element.style.color = 'transparent'
+      const [left, top] = [Math.min(...rects.map((one) => one.left)), Math.min(...rects.map((one) => one.top))]
+      const right = Math.max(...rects.map((one) => one.left + one.width))
+      const bottom = Math.max(...rects.map((one) => one.top + one.height))
+      return {
+        box: { x: left, y: top, width: Math.round(right - left), height: Math.round(bottom - top) },
+        lines: rects.map((one) => ({ ...one, left: one.left - left, top: one.top - top })),
+        size: Number.parseFloat(fontSize),
+      }
+    })
+    const shot = sharp(await visit.screenshot({ clip: box })).ensureAlpha()
+    const { data, info } = await shot.raw().toBuffer({ resolveWithObject: true })
+    await visit.close()
+    const part = { left: 0, top: 0, width: info.width, height: info.height }
+    const asked = { pixels: new Uint8ClampedArray(data), part, box: part, lines, patch: size * 0.5 }
+    return legibilityOf({ ...asked, ink: { r: 255, g: 255, b: 255, a: 1 } }, [])!.worst.ratio
+  }
+  await expect(finding).toContainText('3 : 1 is needed')
+  await expect(page.locator('[data-view="1280"] [data-worst-patch]')).toBeVisible()
+  const before = await shown()
+  expect(before.worst).toBeLessThan(3)
+  expect(Math.abs((await painted(before.width)) - before.worst)).toBeLessThan(0.15)
+
+  await tray.getByRole('button', { name: /^Even scrim of \d+ %$/ }).click()
+  await expect(page.locator('[data-worst-patch]')).toHaveCount(0)
+  await expect(finding).not.toContainText('is needed')
+  const after = await shown()
+  expect(after.worst).toBeGreaterThanOrEqual(2.95)
+  expect(after.worst).toBeLessThan(3.3)
+  expect(Math.abs((await painted(after.width)) - after.worst)).toBeLessThan(0.15)
+})
