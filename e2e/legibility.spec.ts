@@ -19,7 +19,7 @@ test('words over a picture are measured as Chromium paints it, and the offered s
 }) => {
   await openSite(page, app, 'Hollin Ridge Observatory')
   await composed(page)
-  const { section, block, words, figure, choose, fill, out, tray } = designer(page)
+  const { section, block, words, figure, choose, fill, out, tray, order } = designer(page)
   await section('Story')
   await figure('Height, least', '500')
   await choose('Across', 'Centre')
@@ -86,4 +86,18 @@ test('words over a picture are measured as Chromium paints it, and the offered s
   expect(after.worst).toBeGreaterThanOrEqual(2.95)
   expect(after.worst).toBeLessThan(3.3)
   expect(Math.abs((await painted(after.width)) - after.worst)).toBeLessThan(0.15)
+
+  // Zoomed, flipped and darkened, it is still measured as it is painted.
+  await page.keyboard.press('Control+z')
+  await order.getByRole('button', { name: 'Picture', exact: true }).click()
+  await figure('Zoom', '160')
+  await choose('Flipped', 'Left to right')
+  await tray.getByText('Filters').click()
+  await figure('Brightness', '70')
+  await order.getByRole('button', { name: /^Heading/ }).click()
+  await expect(finding).toBeVisible()
+  await expect.poll(async () => (await shown()).worst).not.toBe(before.worst)
+  await page.waitForTimeout(600)
+  const changed = await shown()
+  expect(Math.abs((await painted(changed.width)) - changed.worst)).toBeLessThan(0.15)
 })

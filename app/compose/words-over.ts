@@ -8,6 +8,7 @@ import type { Rgba, Tint } from '#core/legibility/tint'
 import type { Site } from '#core/site/schema'
 import type { Place } from '#core/site/tree'
 import { valuesByRange } from '#core/style/cascade'
+import { filterToCss } from '#core/style/filters'
 import type { Colour } from '#core/values/colour'
 import type { StageView } from '../live/frames'
 import type { LegibilityWorker, Measured, Measuring } from '../workers/legibility'
@@ -116,7 +117,13 @@ export async function measureOver(site: Site, place: Place, view: StageView): Pr
   const asked: Measuring = {
     url:
       chosen.type === 'image/svg+xml' ? `/pictures/${chosen.hash}` : `/pictures/${chosen.hash}?w=${Math.min(chosen.width, 1600)}`,
-    crop: { fit: values.fit ?? 'cover', focal: values.focal ?? { x: 50, y: 50 } },
+    crop: {
+      fit: values.fit ?? 'cover',
+      focal: values.focal ?? { x: 50, y: 50 },
+      ...(values.zoom ? { zoom: values.zoom } : {}),
+      ...(values.flip ? { flip: values.flip } : {}),
+    },
+    filter: values.filter ? filterToCss(values.filter) : 'none',
     ground: window!.getComputedStyle(view.frame.document.body).backgroundColor,
     part: { left: left - around.left, top: top - around.top, width, height },
     box: { width: around.width, height: around.height },

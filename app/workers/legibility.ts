@@ -8,6 +8,8 @@ export type Measuring = Omit<Words, 'pixels'> & {
   /** Where the picture is fetched. */
   url: string
   crop: Crop
+  /** Filters of the picture, as CSS writes them. */
+  filter: string
   /** Colour under the picture, as CSS writes it. */
   ground: string
   /** Tints that lie over it now, its scrim last, and how many of them are that scrim. */
@@ -38,13 +40,17 @@ function bitmapOf(url: string): Promise<ImageBitmap> {
   return known
 }
 
-function pixelsOf(bitmap: ImageBitmap, { part, box, crop, ground }: Measuring): Uint8ClampedArray {
+function pixelsOf(bitmap: ImageBitmap, { part, box, crop, ground, filter }: Measuring): Uint8ClampedArray {
   const canvas = new OffscreenCanvas(part.width, part.height)
   const context = canvas.getContext('2d', { willReadFrequently: true })!
   context.fillStyle = ground
   context.fillRect(0, 0, part.width, part.height)
   const { left, top, width, height } = behind(part, box as Size, bitmap, crop)
   context.imageSmoothingQuality = 'high'
+  context.filter = filter
+  const [across, down] = [crop.flip === 'across' || crop.flip === 'both', crop.flip === 'down' || crop.flip === 'both']
+  context.translate(across ? part.width : 0, down ? part.height : 0)
+  context.scale(across ? -1 : 1, down ? -1 : 1)
   context.drawImage(bitmap, left, top, width, height, 0, 0, part.width, part.height)
   return context.getImageData(0, 0, part.width, part.height).data
 }

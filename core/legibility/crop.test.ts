@@ -45,3 +45,13 @@ test('the middle of a box twice as wide as its square picture shows the middle o
     height: 100,
   })
 })
+
+test('a zoom keeps the focal point where it is, and a flip shows what is at the other side', () => {
+  const box = { width: 400, height: 200 }
+  const crop = { fit: 'cover', focal: { x: 25, y: 50 } } as const
+  const zoomed = drawnIn(box, { width: 400, height: 200 }, { ...crop, zoom: 2 })
+  expect(zoomed).toEqual({ width: 800, height: 400, left: -100, top: -100 })
+  const part = { left: 0, top: 0, width: 100, height: 50 }
+  const flipped = behind(part, box, { width: 400, height: 200 }, { ...crop, flip: 'both' })
+  expect(flipped).toEqual({ left: 300, top: 150, width: 100, height: 50 })
+})

@@ -110,7 +110,27 @@ function addHeld(own: Declaration[], values: StyleValues): void {
 export function isBoxed(block: Block): boolean {
   if (block.kind !== 'picture') return false
   const { base, below } = block.style
-  return Boolean(block.link || base?.scrim || (below && Object.values(below).some((values) => values.scrim)))
+  // What is zoomed or blurred goes past its edges, where a box cuts it off.
+  const needs = (values: StyleValues | undefined) => Boolean(values?.scrim || values?.zoom || values?.filter?.blur)
+  return Boolean(block.link || needs(base) || (below && Object.values(below).some(needs)))
+}
+
+/** Properties of the image itself, where a box stands around it. */
+const OF_IMAGE: ReadonlySet<string> = new Set(['fit', 'focal', 'zoom', 'flip', 'filter'])
+
+/** What keeps a zoomed or blurred image whole in its box: the focal point stays, and the soft edge is out of sight. */
+function addPast(image: Declaration[], { zoom, focal, flip, filter }: StyleValues): void {
+  if (zoom && focal) {
+    // Scaled about the focal point, but turned about the middle: so the way of that point is said, and mirrored with it.
+    const way = (at: number, mirrored: boolean) => `${Number(((1 - zoom) * (at - 50) * (mirrored ? -1 : 1)).toFixed(3))}%`
+    const [across, down] = [flip === 'across' || flip === 'both', flip === 'down' || flip === 'both']
+    image.push(['translate', `${way(focal.x, across)} ${way(focal.y, down)}`])
+  }
+  const edge = 2 * (filter?.blur ?? 0)
+  if (edge > 0) {
+    keepLast(image, 'height')
+    image.push(['width', `calc(100% + ${2 * edge}px)`], ['height', `calc(100% + ${2 * edge}px)`], ['margin', `-${edge}px`])
+  }
 }
 
 function partsAt(block: Block, values: StyleValues, setting: Setting, boxed: boolean): Parts {
@@ -125,11 +145,13 @@ function partsAt(block: Block, values: StyleValues, setting: Setting, boxed: boo
     const value = values[name as PropertyName]
     if (held && (name === 'selfJustify' || name === 'selfAlign')) continue
     // Sides without a width would be drawn at the browser's own.
+    if (name === 'corner' && values.corners) continue
     if (value === undefined || (name === 'edgeSides' && values.edgeWidth === undefined && !hasBoxOfGuide(block))) continue
     // Fit and focal point belong to the image itself where a layer stands between it and its box.
-    const target = boxed && (name === 'fit' || name === 'focal') ? image : own
+    const target = boxed && OF_IMAGE.has(name) ? image : own
     for (const declaration of propertyOf(name as PropertyName).css(value, setting)) target.push(declaration)
   }
+  if (boxed) addPast(image, values)
   if (values.edgeWidth !== undefined && values.edgeSides === undefined && block.kind !== 'divider')
     own.push(['border-style', 'solid'])
   if (values.shown === false) keepLast(own, 'display')
@@ -224,7 +246,7 @@ function addAnchoring(own: Declaration[], block: Block, values: StyleValues, box
   if (anchored || holdsLow(block)) own.push(['isolation', 'isolate'])
   // Half a scroll bar of it may be past the window.
   if (bleeds(block)) own.push(['overflow-x', 'clip'])
-  if (boxed && values.corner) own.push(['overflow', 'hidden'])
+  if (boxed && (values.corner || values.corners || values.zoom || values.filter?.blur)) own.push(['overflow', 'hidden'])
 }
 
 /** True if nothing that a block declares can differ between two settings, its values being the same. */

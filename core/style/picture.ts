@@ -1,4 +1,6 @@
 import { z } from 'zod'
+import { filterSchema, filterToCss } from './filters'
+import { frameSchema, frameToCss } from './frames'
 import { property } from './property'
 import { colourSchema } from '#core/values/colour'
 
@@ -24,6 +26,35 @@ export const picture = {
     schema: z.strictObject({ x: z.number().min(0).max(100), y: z.number().min(0).max(100) }),
     applies: ['image'],
     css: ({ x, y }) => [['object-position', `${x}% ${y}%`]],
+  }),
+  zoom: property({
+    label: 'Zoom',
+    column: 'picture',
+    schema: z.number().min(1).max(4),
+    applies: ['image'],
+    css: (value) => [['scale', String(value)]],
+  }),
+  flip: property({
+    label: 'Flipped',
+    column: 'picture',
+    schema: z.enum(['across', 'down', 'both']),
+    applies: ['image'],
+    // A turn about an axis leaves `scale` to the zoom.
+    css: (value) => [['rotate', value === 'across' ? 'y 180deg' : value === 'down' ? 'x 180deg' : '180deg']],
+  }),
+  filter: property({
+    label: 'Filters',
+    column: 'picture',
+    schema: filterSchema,
+    applies: ['image'],
+    css: (value) => [['filter', filterToCss(value)]],
+  }),
+  frame: property({
+    label: 'Frame',
+    column: 'picture',
+    schema: frameSchema,
+    applies: ['image'],
+    css: (value) => [['clip-path', frameToCss(value)]],
   }),
   scrim: property({
     label: 'Scrim',

@@ -69,6 +69,13 @@ const SAMPLES: Record<PropertyName, unknown> = {
   lift: 3,
   aspect: { width: 4, height: 3 },
   fit: 'contain',
+  zoom: 1.5,
+  flip: 'across',
+  filter: { brightness: 0.8, blur: 4 },
+  frame: { shape: 'arch' },
+  corners: [8, 8, 0, 0],
+  blend: 'multiply',
+  backdropBlur: 12,
   focal: { x: 20, y: 80 },
   scrim: { colour: { role: 'ink' }, from: 0.5, to: 0, angle: 90 },
 }

@@ -5,6 +5,26 @@ import { property } from './property'
 import { colourSchema, shadowSchema } from '#core/values/colour'
 import { lengthSchema } from '#core/values/length'
 
+/** How a block mixes with what lies under it (Compositing and Blending 1, 10). */
+export const BLENDS = [
+  'normal',
+  'multiply',
+  'screen',
+  'overlay',
+  'darken',
+  'lighten',
+  'color-dodge',
+  'color-burn',
+  'hard-light',
+  'soft-light',
+  'difference',
+  'exclusion',
+  'hue',
+  'saturation',
+  'color',
+  'luminosity',
+] as const
+
 const gradientSchema = z.strictObject({
   angle: z.number().min(0).max(360),
   from: colourSchema,
@@ -67,6 +87,14 @@ export const surface = {
     applies: ['box'],
     css: (value) => [['border-radius', lengthToCss(value)]],
   }),
+  corners: property({
+    label: 'Corners one by one',
+    column: 'surface',
+    /** Px, from the top left one clockwise. */
+    schema: z.array(z.number().min(0).max(2000)).length(4),
+    applies: ['box'],
+    css: (value) => [['border-radius', value.map((one) => (one === 0 ? '0' : `${one}px`)).join(' ')]],
+  }),
   shadow: property({
     label: 'Shadow',
     column: 'surface',
@@ -89,6 +117,21 @@ export const surface = {
     applies: 'all',
     onHover: true,
     css: (value) => [['opacity', String(value)]],
+  }),
+  blend: property({
+    label: 'Blends',
+    column: 'surface',
+    schema: z.enum(BLENDS),
+    applies: 'all',
+    css: (value) => [['mix-blend-mode', value]],
+  }),
+  backdropBlur: property({
+    label: 'Blurs what is behind',
+    column: 'surface',
+    /** Px. */
+    schema: z.number().min(0).max(60),
+    applies: ['box'],
+    css: (value) => [['backdrop-filter', value === 0 ? 'none' : `blur(${value}px)`]],
   }),
   underline: property({
     label: 'Underline',

@@ -10,6 +10,7 @@ import { pictureEdits } from '../picture-drop'
 import { uploadPicture } from '../../session/upload-picture'
 import { edit, editAll } from '../../session/store'
 import { MIXED } from './fields'
+import { PictureEffects } from './picture-effects'
 import { useField } from '../../fields/use-field'
 import { ColourField } from '../../fields/colour-field'
 import { ColumnHead, Finding, Row } from '../../fields/row'
@@ -86,6 +87,7 @@ export function PictureColumn({ block, style }: { block: BlockOf<'picture'>; sty
         />
       </Row>
       <Scrim style={style} />
+      <PictureEffects style={style} />
       {one && (
         <textarea
           aria-label="Alternative text"

@@ -1,5 +1,7 @@
+import { BLENDS } from '#core/style/surface'
 import type { Shadow } from '#core/values/colour'
 import { Choice } from '../../ui/choice'
+import { ListField } from '../../ui/list-field'
 import { NumberField } from '../../ui/number-field'
 import { useSession } from '../../session/context'
 import { ColourField } from '../../fields/colour-field'
@@ -15,6 +17,11 @@ const SIDES = [
   { value: 'right', label: 'Right' },
   { value: 'top-bottom', label: 'Top, bottom' },
 ] as const
+
+const BLEND_OPTIONS = BLENDS.map((value) => ({
+  value,
+  label: value[0]!.toUpperCase() + value.slice(1).replace('-', ' ').replace('olor', 'olour'),
+}))
 
 /** Colours, edges, corners and shadow of the block's box. */
 export function SurfaceColumn({ style }: { style: StyleAccess }) {
@@ -63,6 +70,22 @@ export function SurfaceColumn({ style }: { style: StyleAccess }) {
           <LengthOf style={style} name="corner" tokens="corners" fluid={false} units={['px', '%', 'rem']} />
         </Row>
       )}
+      {style.has('corners') && (
+        <Row label="Each" style={style} names={['corners']}>
+          <ListField
+            label="Corners one by one"
+            takes="four figures in px, from the top left one clockwise: 8 8 0 0"
+            placeholder={style.isMixed('corners') ? MIXED : 'All alike'}
+            text={style.get('corners')?.join(' ') ?? ''}
+            onChange={(text) => {
+              const corners = text === '' ? null : text.split(/[\s,]+/).map(Number)
+              const fits = corners === null || (corners.length === 4 && corners.every((one) => one >= 0 && one <= 2000))
+              if (fits) style.set({ corners })
+              return fits
+            }}
+          />
+        </Row>
+      )}
       {style.has('shadow') && (
         <Row label="Shadow" style={style} names={['shadow']}>
           <Choice
@@ -95,6 +118,16 @@ export function SurfaceColumn({ style }: { style: StyleAccess }) {
               onChange={(colour, gesture) => style.set({ contact: colour ? { ...contact, colour } : null }, gesture)}
             />
           )}
+        </Row>
+      )}
+      {style.has('backdropBlur') && (
+        <Row label="Behind it" style={style} names={['backdropBlur']}>
+          <NumberOf style={style} name="backdropBlur" unit="px blur" placeholder="0" least={0} most={60} />
+        </Row>
+      )}
+      {style.has('blend') && (
+        <Row label="Blends" style={style} names={['blend']}>
+          <ChoiceOf style={style} name="blend" options={BLEND_OPTIONS} fallback="normal" />
         </Row>
       )}
       <Row label="Opacity" style={style} names={['opacity']}>

@@ -5,6 +5,14 @@ import { set, takeAway, type WhyRule } from './rule'
 /** Edges and corners, and what a picture is cropped by. */
 export const SURFACE_RULES: readonly WhyRule[] = [
   ({ block, values }) =>
+    values.corner !== undefined && values.corners !== undefined
+      ? {
+          property: 'corner',
+          sentence: 'Its corners are set one by one.',
+          repair: { label: 'Set all alike', edit: set(block, { corners: null }) },
+        }
+      : undefined,
+  ({ block, values }) =>
     values.edgeColour !== undefined && values.edgeWidth === undefined && !hasTrait(block.kind, 'line') && !hasBoxOfGuide(block)
       ? {
           property: 'edgeColour',

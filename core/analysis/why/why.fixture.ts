@@ -195,6 +195,7 @@ export const CASES: Case[] = [
   of('edgeColour', { block: { edgeColour: { role: 'accent' }, edgeWidth: 4 } }),
   of('edgeSides', { block: { edgeSides: 'top' } }),
   of('edgeSides', { block: { edgeSides: 'top', edgeWidth: 4 } }),
+  of('corner', { block: { corner: px(20), corners: [4, 0, 0, 0], fill: { role: 'accent' } } }),
   of('corner', { block: { corner: px(20) } }),
   of('corner', { block: { corner: px(20), fill: { role: 'accent' } } }),
   of('corner', { kind: 'group', block: { corner: px(20), shadow: { token: 'shadow-2' } }, inside: [{}] }),
