@@ -1,0 +1,43 @@
+import { describe, expect, test } from 'vitest'
+import { newBlock, newSection } from '#core/blocks/defaults'
+import { newSite } from '#core/site/defaults'
+import type { StyleValues } from '#core/style/registry'
+import { testIds } from '#core/values/ids.fixture'
+import { pageFile } from './own-links'
+import { printSite } from './site'
+
+/** The CSS of a page with one picture. */
+function cssOf(base: StyleValues): string {
+  const makeId = testIds()
+  const site = newSite('Test', makeId)
+  const picture = { id: makeId(), hash: 'a'.repeat(64), name: 'a.png', type: 'image/png' as const, width: 300, height: 200 }
+  const block = { ...newBlock('picture', makeId), picture: picture.id, style: { base } }
+  const section = { ...newSection('opening', makeId), children: [block] }
+  const made = { ...site, pictures: [picture], pages: [{ ...site.pages[0]!, sections: [section] }] }
+  const addresses = { picture: () => 'a.png', page: pageFile, form: () => '#', stylesheet: 'style.css', font: () => 'none' }
+  return printSite(made, { style: 'minified', addresses }).css
+}
+
+describe('a picture', () => {
+  test('that is zoomed is cut off by a box around it, and its focal point stays', () => {
+    const css = cssOf({ zoom: 2, focal: { x: 25, y: 50 } })
+    expect(css).toMatch(/> ?img\{[^}]*scale:2[^}]*translate:25% 0%/)
+    expect(css).toMatch(/\{[^}]*overflow:hidden/)
+  })
+
+  test('that is flipped as well goes the other way', () => {
+    expect(cssOf({ zoom: 2, flip: 'across', focal: { x: 25, y: 50 } })).toMatch(/rotate:y 180deg[^}]*translate:-25% 0%/)
+  })
+
+  test('that is blurred goes past its box by as much as its edge is soft', () => {
+    expect(cssOf({ filter: { blur: 5 } })).toMatch(
+      /filter:blur\(5px\);width:calc\(100% \+ 20px\);height:calc\(100% \+ 20px\);margin:-10px/,
+    )
+  })
+
+  test('that is only flipped or lit needs no box', () => {
+    const css = cssOf({ flip: 'down', filter: { greyscale: 1 } })
+    expect(css).toContain('rotate:x 180deg')
+    expect(css).not.toMatch(/> ?img\{/)
+  })
+})
