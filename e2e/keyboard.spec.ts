@@ -119,7 +119,10 @@ test('a property is gone to by name, in whatever column or tab it is', async ({ 
   await page.keyboard.press('Enter')
   const goTo = async (typed: string, field: RegExp) => {
     await page.keyboard.press('/')
+    await expect(page.getByPlaceholder('Add, set, go to, show …')).toBeFocused()
     await page.keyboard.type(typed)
+    // What is chosen is the first that is left.
+    await expect(page.getByRole('option').first()).toHaveAttribute('aria-selected', 'true')
     await page.keyboard.press('Enter')
     await expect(page.getByRole('dialog')).toHaveCount(0)
     await expect.poll(() => page.evaluate(() => document.activeElement?.getAttribute('aria-label'))).toMatch(field)
