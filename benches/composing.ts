@@ -70,7 +70,8 @@ async function drag(): Promise<void> {
   const moves = async (press: boolean) => {
     await page.mouse.move(box.x + 4, y)
     if (press) await page.mouse.down()
-    await page.waitForTimeout(200)
+    // What the press itself brings about is painted first.
+    await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))))
     await forget(page)
     for (let i = 0; i < MOVES; i++) {
       // To and fro by a column and more, so that each move changes the span.

@@ -97,7 +97,10 @@ test('words over a picture are measured as Chromium paints it, and the offered s
   await order.getByRole('button', { name: /^Heading/ }).click()
   await expect(finding).toBeVisible()
   await expect.poll(async () => (await shown()).worst).not.toBe(before.worst)
-  await page.waitForTimeout(600)
-  const changed = await shown()
-  expect(Math.abs((await painted(changed.width)) - changed.worst)).toBeLessThan(0.15)
+  await expect
+    .poll(async () => {
+      const changed = await shown()
+      return Math.abs((await painted(changed.width)) - changed.worst)
+    })
+    .toBeLessThan(0.15)
 })

@@ -34,8 +34,8 @@ type DropPlace = {
 const THRESHOLD = 4
 
 /** The innermost container at a block that may hold blocks of some kinds, without the dragged ones themselves. */
-function containerFor(
-  state: SessionState,
+export function containerFor(
+  state: Pick<SessionState, 'session'>,
   at: string | undefined,
   kinds: readonly BlockKind[],
   dragged: readonly string[],

@@ -1,6 +1,6 @@
 import { Popover } from 'radix-ui'
 import { useEffect, useState } from 'react'
-import { type Break, BREAKS, SWEPT, withBreakpointFor } from '#core/sweep/breaks'
+import { type Break, BREAKS, type Segment, segmentsOf, SWEPT, withBreakpointFor } from '#core/sweep/breaks'
 import { hasWords } from '#core/blocks/tree'
 import { findBlock } from '#core/site/tree'
 import { plainText } from '#core/values/words'
@@ -14,21 +14,6 @@ const HATCH = 'repeating-linear-gradient(135deg, rgb(168 64 31 / 0.9) 0 1.5px, r
 
 /** How long after an edit the page is run through its widths again, ms. */
 const REST = 700
-
-type Segment = { from: number; to: number; breaks: Break[] }
-
-/** Ranges in which something breaks, those that overlap as one. */
-export function segmentsOf(breaks: readonly Break[]): Segment[] {
-  const segments: Segment[] = []
-  for (const one of [...breaks].sort((a, b) => a.from - b.from)) {
-    const last = segments.at(-1)
-    if (last && one.from <= last.to + 1) {
-      last.to = Math.max(last.to, one.to)
-      last.breaks.push(one)
-    } else segments.push({ from: one.from, to: one.to, breaks: [one] })
-  }
-  return segments
-}
 
 type Axis = (width: number) => number
 

@@ -5,14 +5,15 @@ import { newBlock } from '#core/blocks/defaults'
 import { hasWords, isContainer } from '#core/blocks/tree'
 import { rangeAt } from '#core/grid/columns'
 import { surroundAt, surroundOf } from '#core/render/surround'
-import { findBlock, type Place } from '#core/site/tree'
+import type { Place } from '#core/site/tree'
 import type { Site } from '#core/site/schema'
 import type { StyleValues } from '#core/style/registry'
 import { pixels } from '#core/values/length'
 import { blockAt, boxOf, type StageView, useFrames } from '../live/frames'
 import { measureBlocks } from '../live/measure-blocks'
 import { useSession, useSessionStore } from '../session/context'
-import { edit, makeId, select, type SessionStore } from '../session/store'
+import { edit, makeId, pressable, select, type SessionStore } from '../session/store'
+import { containerFor } from './block-drag'
 import { type Drawn, drawnArea, drawnInWords, type Ground, indexFor, LEAST_HEIGHT } from './drawn-area'
 import { followPointer } from './follow-pointer'
 import { PointerTab } from './pointer-tab'
@@ -20,17 +21,6 @@ import { PointerTab } from './pointer-tab'
 /** The kinds that are drawn most, first. */
 const OFTEN: readonly BlockKind[] = ['heading', 'text', 'picture', 'group', 'button', 'list', 'quote']
 const KINDS = [...OFTEN, ...BLOCK_KINDS.filter((kind) => !OFTEN.includes(kind) && hasTrait(kind, 'flow'))]
-
-/** The innermost holder at a point which takes all that may be drawn. */
-function holderAt(site: Site, view: StageView, x: number, y: number): Place | undefined {
-  const id = blockAt(view, x, y)
-  let place = id === undefined ? undefined : findBlock(site, id)
-  while (place && !(isContainer(place.block) && mayHold(place.block.kind, 'text') && !place.block.locked)) {
-    const parent: string | undefined = place.ancestors.at(-1)?.id
-    place = parent === undefined ? undefined : findBlock(site, parent)
-  }
-  return place
-}
 
 /** The inside of a holder in a view, to draw on. */
 function groundOf(site: Site, view: StageView, { block, ancestors }: Place): Ground | undefined {
@@ -135,7 +125,7 @@ function Surface({ index }: { index: number }) {
     }
     const { site } = store.getState().session
     const from = pointOf(event)
-    const place = holderAt(site, view, from.x, from.y)
+    const place = containerFor(store.getState(), pressable(store.getState(), blockAt(view, from.x, from.y)), ['text'], [])
     const ground = place && groundOf(site, view, place)
     if (!place || !ground) return
     let drawn: Drawn | undefined

@@ -1,3 +1,4 @@
+import { columnWidth } from '#core/grid/columns'
 import type { Box } from '../live/frames'
 
 /** Where blocks may be drawn: the inside of a holder, px of the screen, with its columns, and its rows where they have sizes. */
@@ -45,7 +46,7 @@ export function drawnArea({ box, grid, rows }: Ground, from: Point, to: Point, s
   const height = Math.round(down.height / scale)
   if (!grid) return { box: { left, width: right - left, ...down }, ...taken, width: Math.round((right - left) / scale), height }
   const gap = grid.gap * scale
-  const column = (box.width - (grid.columns - 1) * gap) / grid.columns
+  const column = columnWidth({ columns: grid.columns, gutter: gap, margin: 0, container: box.width }, box.width)
   const columnAt = (x: number) => within(Math.floor((x - box.left + gap / 2) / (column + gap)), 0, grid.columns - 1)
   const [first, last] = [columnAt(left), columnAt(right)]
   const span = last - first + 1

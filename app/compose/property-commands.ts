@@ -1,3 +1,4 @@
+import { toast } from 'sonner'
 import { appliesTo } from '#core/blocks/applies'
 import type { TrayColumn } from '#core/style/property'
 import { type PropertyName, propertyNames, propertyOf } from '#core/style/registry'
@@ -27,7 +28,7 @@ const HANGS_ON: Partial<Record<PropertyName, PropertyName>> = {
   scrolls: 'layout',
   gap: 'layout',
   focal: 'aspect',
-  edgeColour: 'edgeWidth',
+  gradient: 'fill',
 }
 
 const fieldOf = (name: PropertyName): HTMLElement | undefined => {
@@ -45,6 +46,7 @@ function focusField(name: PropertyName, frames = PATIENCE): void {
   const field = fieldOf(name) ?? (hanging && frames < PATIENCE - 10 ? fieldOf(hanging) : undefined)
   if (!field || document.querySelector('[role="dialog"]')) {
     if (frames > 0) requestAnimationFrame(() => focusField(name, frames - 1))
+    else toast(`${propertyOf(name).label} has no field where the selection stands.`)
     return
   }
   field.scrollIntoView({ block: 'nearest' })

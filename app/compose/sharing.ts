@@ -53,7 +53,7 @@ export function canShare(store: SessionStore): boolean {
   )
 }
 
-/** Where a new copy is put: after the selection or in it, as any block of its kind, but not inside a copy. */
+/** Where a new copy is put: after the selection or in it, like every block of its kind, but not inside a copy. */
 function copyPlace(state: SessionState, kind: Copy['kind']): { parent: string; index: number } | undefined {
   const place = selected(state)
   const around = place && copyAround(place)

@@ -31,7 +31,7 @@ function rgbOf(hex: string): Tint['colour'] {
 }
 
 /** The picture that lies behind a block at one range of widths, with what holds both. */
-export function pictureBehind(site: Site, place: Place, range: number): { picture: Block; depth: number } | undefined {
+function pictureBehind(site: Site, place: Place, range: number): { picture: Block; depth: number } | undefined {
   for (let depth = place.ancestors.length - 1; depth >= 0; depth--) {
     const picture = place.ancestors[depth]!.children.find((one: Block) => {
       const { position, shown } = valuesByRange(one.style, site.breakpoints)[range]!

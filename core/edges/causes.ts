@@ -1,4 +1,5 @@
 import type { Block } from '#core/blocks/index'
+import { columnWidth } from '#core/grid/columns'
 import { reachOf, sidesOf } from '#core/grid/reach'
 import { layoutAt, surroundAt } from '#core/render/surround'
 import type { Site } from '#core/site/schema'
@@ -23,11 +24,14 @@ type Step = {
   layout: Layout
   columns: number
   name: string
+  /** What its padding at an edge is. */
+  padding: (px: number) => Cause
 }
 
 const WHOLE = 0.5
 const px = (value: number) => String(Number(value.toFixed(1)))
 const called = (block: Block) => block.name ?? (block.kind === 'section' ? 'the section' : `the ${block.kind}`)
+const isAcross = (edge: Edge) => edge === 'left' || edge === 'right'
 const some = (count: number, one: string) => (count === 1 ? one : `${count} ${one}s`)
 
 /** Distance between two edges of the same side, counted inwards. */
@@ -42,33 +46,26 @@ function columnsBefore(edge: 'left' | 'right', { holder, measured, columns }: St
     right: holder.edges.right - padding.right - border.right,
   }
   const free = edge === 'left' ? measured.edges.left - inner.left : inner.right - measured.edges.right
-  const tracks = holder.columns.length > 0 ? holder.columns : equalColumns(inner.right - inner.left, columns, gap)
+  const width = inner.right - inner.left
+  const equal = columnWidth({ columns, gutter: gap, margin: 0, container: width }, width)
+  const tracks = holder.columns.length > 0 ? holder.columns : Array.from({ length: columns }, () => equal)
   const inOrder = edge === 'left' ? tracks : [...tracks].reverse()
-  let [count, width] = [0, 0]
+  let [count, taken] = [0, 0]
   // A block may stand further in than its columns; it begins in the last one that ends before it.
-  while (count < inOrder.length - 1 && width + inOrder[count]! + (count + 1) * gap <= free + WHOLE) width += inOrder[count++]!
+  while (count < inOrder.length - 1 && taken + inOrder[count]! + (count + 1) * gap <= free + WHOLE) taken += inOrder[count++]!
   if (count === 0) return []
-  return [{ px: width, what: some(count, 'column') }, ...(gap > 0 ? [{ px: count * gap, what: some(count, 'gutter') }] : [])]
-}
-
-function equalColumns(width: number, columns: number, gap: number): number[] {
-  return Array.from({ length: columns }, () => (width - (columns - 1) * gap) / columns)
+  return [{ px: taken, what: some(count, 'column') }, ...(gap > 0 ? [{ px: count * gap, what: some(count, 'gutter') }] : [])]
 }
 
 /** What stands between a block and an edge of what holds it: blocks before it, with the gaps between them. */
 function blocksBefore(edge: Edge, { holder, held, measured }: Step, gap: number): Cause[] {
-  const before = holder.laidOut.filter((one) => one.id !== held.id && inwards(edge, measured.edges, one.edges) < -WHOLE)
-  const past = (one: { edges: Sides }) =>
-    edge === 'left'
-      ? one.edges.right <= measured.edges.left + WHOLE
-      : edge === 'top'
-        ? one.edges.bottom <= measured.edges.top + WHOLE
-        : edge === 'right'
-          ? one.edges.left >= measured.edges.right - WHOLE
-          : one.edges.top >= measured.edges.bottom - WHOLE
-  const beside = before.filter(past)
+  const [from, to] = isAcross(edge) ? (['left', 'right'] as const) : (['top', 'bottom'] as const)
+  const isPast = ({ edges }: { edges: Sides }) =>
+    edge === from ? edges[to] <= measured.edges[from] + WHOLE : edges[from] >= measured.edges[to] - WHOLE
+  const beside = holder.laidOut.filter(
+    (one) => one.id !== held.id && inwards(edge, measured.edges, one.edges) < -WHOLE && isPast(one),
+  )
   if (beside.length === 0) return []
-  const [from, to] = edge === 'left' || edge === 'right' ? (['left', 'right'] as const) : (['top', 'bottom'] as const)
   // Those that share a row count once, each with the space before and after it.
   const runs: { from: number; to: number }[] = []
   for (const { edges, margin } of [...beside].sort((a, b) => a.edges[from] - b.edges[from])) {
@@ -77,7 +74,7 @@ function blocksBefore(edge: Edge, { holder, held, measured }: Step, gap: number)
     if (last && edges[from] < last.to - margin[to] - WHOLE) last.to = Math.max(last.to, end)
     else runs.push({ from: start, to: end })
   }
-  const word = edge === 'left' || edge === 'right' ? 'block' : 'row'
+  const word = isAcross(edge) ? 'block' : 'row'
   const side = { left: 'before it', right: 'after it', top: 'above', bottom: 'below' }[edge]
   return [
     { px: runs.reduce((sum, run) => sum + run.to - run.from, 0), what: `${some(runs.length, word)} ${side}` },
@@ -88,7 +85,7 @@ function blocksBefore(edge: Edge, { holder, held, measured }: Step, gap: number)
 /** Why what is left of the way is there: alignment, a distance from an edge, a reach past the columns. */
 function restOf(edge: Edge, rest: number, step: Step): Omit<Cause, 'px'> {
   const { values, around, held, holder } = step
-  const across = edge === 'left' || edge === 'right'
+  const across = isAcross(edge)
   const room = across ? holder.edges.right - holder.edges.left : holder.edges.bottom - holder.edges.top
   if (values.position === 'held' && values[edge] !== undefined) {
     const length = values[edge]
@@ -114,14 +111,14 @@ function restOf(edge: Edge, rest: number, step: Step): Omit<Cause, 'px'> {
 /** The way from the edge of a holder to the same edge of what it holds. */
 function inside(edge: Edge, step: Step): Cause[] {
   const { holder, measured, layout, values } = step
-  const across = edge === 'left' || edge === 'right'
+  const across = isAcross(edge)
   const whole = inwards(edge, holder.edges, measured.edges)
   const out = values.position === 'held' || values.position === 'backdrop'
   const causes: Cause[] = []
   const add = (cause: Cause) => Math.abs(cause.px) >= WHOLE && causes.push(cause)
   add({ px: holder.border[edge], what: `edge of ${step.name}` })
   if (!out) {
-    add({ px: holder.padding[edge], what: `padding of ${step.name}` })
+    add(step.padding(holder.padding[edge]))
     if (across && layout === 'grid') columnsBefore(edge, step).forEach(add)
     else if (across && layout === 'row') blocksBefore(edge, step, holder.columnGap).forEach(add)
     else if (!across && layout !== 'overlay' && (layout !== 'row' || step.around.wrap))
@@ -164,15 +161,12 @@ export function causesOfEdge(edge: Edge, site: Site, place: Place, range: number
       layout: layoutAt(holder, site.breakpoints, range),
       columns: surround.columns,
       name: called(holder),
+      padding: (space) =>
+        n === 1 && isAcross(edge)
+          ? besideColumns(site, range, measured[0]!.edges.right - measured[0]!.edges.left, space)
+          : { px: space, what: `padding of ${called(holder)}` },
     }
-    const parts = inside(edge, step)
-    const across = edge === 'left' || edge === 'right'
-    const beside = n === 1 && across ? parts.findIndex((one) => one.what.startsWith('padding of')) : -1
-    if (beside >= 0) {
-      const width = measured[0]!.edges.right - measured[0]!.edges.left
-      parts[beside] = besideColumns(site, range, width, parts[beside]!.px)
-    }
-    causes.push(...parts)
+    causes.push(...inside(edge, step))
   }
   return causes
 }

@@ -9,7 +9,7 @@ export type Crop = {
   fit: 'cover' | 'contain'
   focal: { x: number; y: number }
   zoom?: number
-  flip?: 'across' | 'down' | 'both'
+  flip?: 'none' | 'across' | 'down' | 'both'
 }
 
 /**

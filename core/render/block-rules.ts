@@ -128,8 +128,9 @@ function addPast(image: Declaration[], { zoom, focal, flip, filter }: StyleValue
   }
   const edge = 2 * (filter?.blur ?? 0)
   if (edge > 0) {
+    const whole = `calc(100% + ${2 * edge}px)`
+    image.push(['width', whole], ['height', whole], ['margin', `-${edge}px`])
     keepLast(image, 'height')
-    image.push(['width', `calc(100% + ${2 * edge}px)`], ['height', `calc(100% + ${2 * edge}px)`], ['margin', `-${edge}px`])
   }
 }
 

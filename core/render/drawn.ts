@@ -41,6 +41,10 @@ export function shapeFactor(
   return value('fit') === 'contain' ? Math.min(1, factor) : Math.max(1, factor)
 }
 
+/** How much larger a picture is drawn than its crop needs it. */
+export const zoomAt = ({ style }: BlockOf<'picture'>, breakpoints: readonly Breakpoint[], index: number): number =>
+  valueAt(style, 'zoom', breakpoints, index) ?? 1
+
 /** A site at every width of the window that is looked at, and at tall windows; shared by its sections. */
 export type Sights = { flat: Sight; tall: () => readonly Sight[] }[]
 
@@ -84,14 +88,15 @@ export function drawnIn(section: Section, { breakpoints }: Site, sights: () => S
       const box = boxes.get(block.id)
       if (!box) return []
       const fit = valueAt(block.style, 'fit', breakpoints, index) ?? 'cover'
-      const least = drawnWidth(box, ratio, fit)
+      const zoom = zoomAt(block, breakpoints, index)
+      const least = drawnWidth(box, ratio, fit) * zoom
       // A shape of its own keeps its height in proportion, so what it needs grows in a straight line as its width does.
       if (shapeFactor(block, picture, breakpoints, index) !== 1) return [{ viewport, box: least, least }]
-      const one = { viewport, box: box.width, least }
+      const one = { viewport, box: box.width * zoom, least }
       const [low, high] = tall ? tall.map((each) => each.get(block.id)?.height ?? 0) : [0, 0]
       const growth = (high! - low!) / (TALL[1] - TALL[0])
       if (growth < 0.01 || fit === 'contain') return [one]
-      return [{ ...one, window: { px: ratio * (low! - growth * TALL[0]), vh: ratio * growth * 100 } }]
+      return [{ ...one, window: { px: zoom * ratio * (low! - growth * TALL[0]), vh: zoom * ratio * growth * 100 } }]
     })
   }
 }

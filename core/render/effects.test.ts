@@ -6,17 +6,25 @@ import { testIds } from '#core/values/ids.fixture'
 import { pageFile } from './own-links'
 import { printSite } from './site'
 
-/** The CSS of a page with one picture. */
-function cssOf(base: StyleValues): string {
+/** A page with one picture. */
+function printed(base: StyleValues) {
   const makeId = testIds()
   const site = newSite('Test', makeId)
-  const picture = { id: makeId(), hash: 'a'.repeat(64), name: 'a.png', type: 'image/png' as const, width: 300, height: 200 }
+  const picture = { id: makeId(), hash: 'a'.repeat(64), name: 'a.png', type: 'image/png' as const, width: 6000, height: 4000 }
   const block = { ...newBlock('picture', makeId), picture: picture.id, style: { base } }
   const section = { ...newSection('opening', makeId), children: [block] }
   const made = { ...site, pictures: [picture], pages: [{ ...site.pages[0]!, sections: [section] }] }
-  const addresses = { picture: () => 'a.png', page: pageFile, form: () => '#', stylesheet: 'style.css', font: () => 'none' }
-  return printSite(made, { style: 'minified', addresses }).css
+  const addresses = {
+    picture: (_: unknown, width: number | null) => `${width}.png`,
+    page: pageFile,
+    form: () => '#',
+    stylesheet: 'style.css',
+    font: () => 'none',
+  }
+  return printSite(made, { style: 'minified', addresses })
 }
+const cssOf = (base: StyleValues): string => printed(base).css
+const htmlOf = (base: StyleValues): string => printed(base).pages[0]!.html
 
 describe('a picture', () => {
   test('that is zoomed is cut off by a box around it, and its focal point stays', () => {
@@ -33,6 +41,11 @@ describe('a picture', () => {
     expect(cssOf({ filter: { blur: 5 } })).toMatch(
       /filter:blur\(5px\);width:calc\(100% \+ 20px\);height:calc\(100% \+ 20px\);margin:-10px/,
     )
+  })
+
+  test('that is zoomed asks for as much more of its file', () => {
+    const widest = (zoom: number) => Math.max(...[...htmlOf({ zoom }).matchAll(/(\d+)w/g)].map((one) => Number(one[1])))
+    expect(widest(2)).toBe(2 * widest(1))
   })
 
   test('that is only flipped or lit needs no box', () => {

@@ -5,7 +5,7 @@ import { scaled } from '#core/grid/extent'
 import type { Picture } from '#core/picture/picture'
 import { drawnWidths, sizesAttribute, sizesOfDrawn, sourceWidths } from '#core/picture/sizes'
 import type { Link } from '#core/values/link'
-import { type DrawnIn, shapeFactor } from './drawn'
+import { type DrawnIn, shapeFactor, zoomAt } from './drawn'
 import { extentOf, type Surround } from './surround'
 
 /** Where the parts of a page are found once it is printed. */
@@ -39,7 +39,10 @@ export function imageSources(
   const extents = boxes
     ? []
     : breakpoints.map((_, index) =>
-        scaled(extentOf(block, surround, breakpoints, index), shapeFactor(block, picture, breakpoints, index)),
+        scaled(
+          extentOf(block, surround, breakpoints, index),
+          shapeFactor(block, picture, breakpoints, index) * zoomAt(block, breakpoints, index),
+        ),
       )
   const widths = boxes ? drawnWidths(boxes, picture.width) : sourceWidths(extents, breakpoints, picture.width)
   const image: Properties = { src: addresses.picture(picture, widths[Math.floor(widths.length / 2)]!) }

@@ -58,7 +58,7 @@ export function extentOf(block: Block, surround: Surround, breakpoints: readonly
   if (valueAt(block.style, 'position', breakpoints, index) === 'backdrop') return at.extent
   if (at.layout !== 'grid') return at.extent
   const reach = reachAt(block, at, breakpoints, index)
-  const { span } = placementIn(at.columns, valueAt(block.style, 'span', breakpoints, index), undefined, reach)
+  const { span } = columnsOf(block, surround, breakpoints, index)
   const share = span / at.columns
   // What goes past the columns takes half of what they leave of the window, at each side.
   const past = sidesOf(reach) / 2
@@ -122,13 +122,17 @@ export function surroundOf(block: Container, outer: Surround, breakpoints: reado
 export const surroundAt = ({ breakpoints }: Pick<Site, 'breakpoints'>, { ancestors }: Pick<Place, 'ancestors'>): Surround =>
   ancestors.reduce((outer, one) => surroundOf(one, outer, breakpoints), pageSurround(breakpoints))
 
-/** Columns that a block takes of its grid at one range, and how many there are; the first is `null` where it falls of itself. */
-export function columnsAt(site: Pick<Site, 'breakpoints'>, place: Place, index: number) {
-  const at = surroundAt(site, place).ranges[index]!
-  const { columns } = at
-  const value = (name: 'span' | 'start') => valueAt(place.block.style, name, site.breakpoints, index)
-  return { columns, ...placementIn(columns, value('span'), value('start'), reachAt(place.block, at, site.breakpoints, index)) }
+/** Columns that a block takes of the grid around it at one range, and how many there are; the first is `null` where it falls of itself. */
+export function columnsOf(block: Block, surround: Surround, breakpoints: readonly Breakpoint[], index: number) {
+  const at = surround.ranges[index]!
+  const value = (name: 'span' | 'start') => valueAt(block.style, name, breakpoints, index)
+  const reach = reachAt(block, at, breakpoints, index)
+  return { columns: at.columns, ...placementIn(at.columns, value('span'), value('start'), reach) }
 }
+
+/** The same for a block where it stands in a site. */
+export const columnsAt = (site: Pick<Site, 'breakpoints'>, place: Place, index: number) =>
+  columnsOf(place.block, surroundAt(site, place), site.breakpoints, index)
 
 /** Where a block stands at one range, for its properties. */
 export function settingAt(

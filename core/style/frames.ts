@@ -4,7 +4,7 @@ const percent = z.number().min(0).max(100)
 
 /** The outline that a picture or a box is cut to, in percent of its sides. */
 export const frameSchema = z.union([
-  z.strictObject({ shape: z.enum(['circle', 'arch']) }),
+  z.strictObject({ shape: z.enum(['none', 'circle', 'arch']) }),
   /** One edge that rises to the right by a part of the height, or falls where it is below nought. */
   z.strictObject({ shape: z.literal('slant'), edge: z.enum(['top', 'bottom']), rise: z.number().min(-60).max(60) }),
   z.strictObject({
@@ -22,6 +22,8 @@ const point = (x: number, y: number) => `${Number(x.toFixed(2))}% ${Number(y.toF
 /** The `clip-path` of a frame. */
 export function frameToCss(frame: Frame): string {
   switch (frame.shape) {
+    case 'none':
+      return 'none'
     case 'circle':
       return 'circle()'
     case 'arch':

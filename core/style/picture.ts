@@ -37,10 +37,10 @@ export const picture = {
   flip: property({
     label: 'Flipped',
     column: 'picture',
-    schema: z.enum(['across', 'down', 'both']),
+    schema: z.enum(['none', 'across', 'down', 'both']),
     applies: ['image'],
     // A turn about an axis leaves `scale` to the zoom.
-    css: (value) => [['rotate', value === 'across' ? 'y 180deg' : value === 'down' ? 'x 180deg' : '180deg']],
+    css: (value) => [['rotate', { none: 'none', across: 'y 180deg', down: 'x 180deg', both: '180deg' }[value]]],
   }),
   filter: property({
     label: 'Filters',

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { breakpointsSchema } from '#core/grid/breakpoint'
 import { DEFAULT_BREAKPOINTS } from '#core/site/defaults'
-import { breakKey, breakOf, SWEPT, withBreakpointFor } from './breaks'
+import { breakKey, breakOf, segmentsOf, SWEPT, withBreakpointFor } from './breaks'
 
 const broken = (to: number) => ({ kind: 'word' as const, block: 'x', from: 280, to })
 
@@ -31,4 +31,14 @@ describe('a breakpoint for what breaks', () => {
   test('a key says what breaks and which block', () => {
     expect(breakOf({ key: breakKey('row', 'ab12'), from: 1, to: 2 })).toEqual({ kind: 'row', block: 'ab12', from: 1, to: 2 })
   })
+})
+
+test('ranges that overlap or follow each other are one', () => {
+  const at = (from: number, to: number) => ({ kind: 'word' as const, block: 'x', from, to })
+  expect(
+    segmentsOf([at(700, 720), at(280, 340), at(300, 400), at(401, 410)]).map((one) => [one.from, one.to, one.breaks.length]),
+  ).toEqual([
+    [280, 410, 3],
+    [700, 720, 1],
+  ])
 })

@@ -37,3 +37,19 @@ export function withBreakpointFor(breakpoints: readonly Breakpoint[], { to }: Br
   const grid = breakpoints[rangeAt(breakpoints, to)]!
   return [...breakpoints, { ...grid, id, below }].sort((a, b) => (b.below ?? Infinity) - (a.below ?? Infinity))
 }
+
+/** A range in which things break, and those. */
+export type Segment = { from: number; to: number; breaks: Break[] }
+
+/** Ranges in which something breaks, those that overlap or follow each other as one. */
+export function segmentsOf(breaks: readonly Break[]): Segment[] {
+  const segments: Segment[] = []
+  for (const one of [...breaks].sort((a, b) => a.from - b.from)) {
+    const last = segments.at(-1)
+    if (last && one.from <= last.to + 1) {
+      last.to = Math.max(last.to, one.to)
+      last.breaks.push(one)
+    } else segments.push({ from: one.from, to: one.to, breaks: [one] })
+  }
+  return segments
+}

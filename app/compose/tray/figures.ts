@@ -1,5 +1,5 @@
 import { extentAt } from '#core/picture/sizes'
-import { columnsAt, extentOf, reachAt } from '#core/render/surround'
+import { columnsOf, extentOf, reachAt } from '#core/render/surround'
 import { type Reach, sidesOf } from '#core/grid/reach'
 import type { Block } from '#core/blocks/index'
 import type { Place } from '#core/site/tree'
@@ -44,7 +44,7 @@ export function placeInWords(state: SessionState, place: Place, range: number): 
   if (valueAt(place.block.style, 'position', breakpoints, range) === 'backdrop')
     return `Lies behind all of ${parent.name ?? parent.kind}.`
   if (at.layout !== 'grid') return `Stands in ${at.layout === 'overlay' ? 'an overlay' : `a ${at.layout}`} of at most ${px} px.`
-  const spanAt = (index: number) => columnsAt(site, place, index).span
+  const spanAt = (index: number) => columnsOf(place.block, surround, breakpoints, index).span
   const fullFrom = breakpoints.findIndex(
     (_, index) => index > range && surround.ranges[index]!.layout === 'grid' && spanAt(index) === surround.ranges[index]!.columns,
   )

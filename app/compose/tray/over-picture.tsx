@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react'
 import { currentOf } from '#core/site/directions'
-import type { Place } from '#core/site/tree'
+import { findBlock, type Place } from '#core/site/tree'
 import type { StyleValues } from '#core/style/registry'
 import { Finding } from '../../fields/row'
 import type { StyleAccess } from '../../fields/use-style'
@@ -22,22 +22,27 @@ export function OverPictureFindings({ place, style }: { place: Place; style: Sty
     200,
   )
   const [found, setFound] = useState<OverPicture[]>([])
+  const { id } = place.block
   useEffect(() => {
     let gone = false
-    void Promise.all([...frames.values()].map((view) => measureOver(site, place, view).catch(() => undefined))).then((all) => {
+    // Each edit lays the views out anew, so what is measured follows the layouts alone.
+    const now = store.getState().session.site
+    const stands = findBlock(now, id)
+    const measuring = stands ? [...frames.values()].map((view) => measureOver(now, stands, view).catch(() => undefined)) : []
+    void Promise.all(measuring).then((all) => {
       if (gone) return
       const measured = all.filter((one) => one !== undefined)
       setFound(measured)
       store.setState({
         worstPatches: measured
           .filter((one) => one.measured.found.worst.ratio < one.needed)
-          .map((one) => ({ view: one.view, block: place.block.id, box: one.worst })),
+          .map((one) => ({ view: one.view, block: id, box: one.worst })),
       })
     })
     return () => {
       gone = true
     }
-  }, [frames, site, place, layout, store])
+  }, [frames, id, layout, store])
   useEffect(() => () => store.setState({ worstPatches: [] }), [store])
   const [worst] = [...found].sort((a, b) => ratioIn(a) - ratioIn(b))
   if (!worst) return null

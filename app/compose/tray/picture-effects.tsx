@@ -1,6 +1,5 @@
 import type { Filter } from '#core/style/filters'
 import { type Frame, parsePoints, pointsText } from '#core/style/frames'
-import type { StyleValues } from '#core/style/registry'
 import { Row } from '../../fields/row'
 import type { StyleAccess } from '../../fields/use-style'
 import { Choice } from '../../ui/choice'
@@ -63,7 +62,7 @@ export function PictureEffects({ style }: { style: StyleAccess }) {
           placeholder={style.isMixed('flip') ? MIXED : undefined}
           value={style.isMixed('flip') ? null : (style.get('flip') ?? 'none')}
           options={FLIPS}
-          onChange={(value) => style.set({ flip: value === 'none' ? null : (value as StyleValues['flip']) })}
+          onChange={(flip) => style.set({ flip: flip === 'none' && style.scope === 'base' ? null : flip })}
         />
       </Row>
       <FilterRows style={style} />
@@ -77,7 +76,7 @@ function FrameRow({ style }: { style: StyleAccess }) {
   const frame = style.get('frame')
   const choose = (value: string) => {
     const made: Record<string, Frame | null> = {
-      none: null,
+      none: style.scope === 'base' ? null : { shape: 'none' },
       circle: { shape: 'circle' },
       arch: { shape: 'arch' },
       top: { shape: 'slant', edge: 'top', rise: RISE },

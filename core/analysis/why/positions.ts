@@ -55,7 +55,7 @@ export const POSITION_RULES: readonly WhyRule[] = [
       ? {
           property,
           sentence: `Its distance from the ${side} says where it is held.`,
-          repair: { label: `Let its place say it`, edit: set(block, { [edges[0]]: null, [edges[1]]: null }) },
+          repair: { label: 'Let its place say it', edit: set(block, { [edges[0]]: null, [edges[1]]: null }) },
         }
       : undefined
   }),
