@@ -14,15 +14,36 @@ async function press(page: Page, width: number, selector: string) {
   await page.mouse.click(x, y)
 }
 
+/** How often a frame is asked whether its pictures are there, five times a second. */
+const TRIES = 50
+
 /** Waits until what is in sight in each frame is there: fonts and pictures. */
 async function decoded(page: Page) {
   for (const frame of page.frames()) {
     await frame.locator('body').waitFor()
-    await frame.evaluate(async () => {
-      const near = [...document.images].filter((image) => image.getBoundingClientRect().top < innerHeight)
-      await Promise.all([document.fonts.ready, ...near.map((image) => image.decode().catch(() => undefined))])
-    })
+    // Another file of a picture may be chosen while its frame takes its size, so it is asked until all are there.
+    for (let i = 0; i < TRIES; i++) {
+      const there = await frame.evaluate(async () => {
+        // One that waits until it is near may never be fetched in a frame that is cut off.
+        const near = [...document.images].filter(
+          (image) => image.getBoundingClientRect().top < innerHeight && (image.loading !== 'lazy' || image.complete),
+        )
+        await document.fonts.ready
+        const all = await Promise.all(
+          near.map((image) =>
+            image.decode().then(
+              () => image.naturalWidth > 0,
+              () => false,
+            ),
+          ),
+        )
+        return all.every(Boolean)
+      })
+      if (there) break
+      await page.waitForTimeout(200)
+    }
   }
+  await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))))
 }
 
 /** Opens another step of the work by its place in the path. */
@@ -66,6 +87,7 @@ const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
       await step(page, 'Compose')
       await composed(page)
       await press(page, 1280, 'h1')
+      await page.getByRole('region', { name: 'Tray' }).getByRole('heading', { name: 'Heading', exact: true }).waitFor()
     },
   ],
   [
