@@ -1,6 +1,6 @@
 import type { WantedPicture } from '#core/formats/web-files'
 import type { Store } from './database'
-import { pictureAt } from './pictures'
+import { wantedBytes } from './pictures'
 
 /** How far the making of pictures has come. */
 export type PictureProgress = { made: number; of: number }
@@ -25,7 +25,7 @@ export async function* makePictures(
     const one = waiting.shift()
     if (!one || signal?.aborted) return
     // One that cannot be made is named by the export itself.
-    const work: Promise<void> = pictureAt(store, one.picture.hash, one.width!, owner)
+    const work: Promise<void> = wantedBytes(store, one, owner)
       .catch(() => undefined)
       .then(() => void running.delete(work))
     running.add(work)

@@ -4,10 +4,11 @@ import { existsSync } from 'node:fs'
 import { readFile } from 'node:fs/promises'
 import { availableParallelism } from 'node:os'
 import { join } from 'node:path'
-import sharp, { type Metadata } from 'sharp'
+import sharp, { type Metadata, type Sharp } from 'sharp'
 import { FormatError } from '#core/formats/site-json'
 import { MAX_SVG } from '#core/formats/svg'
-import { MAX_SIDE, type Picture } from '#core/picture/picture'
+import { extensionOf, type WantedPicture } from '#core/formats/web-files'
+import { FORMATS, type Making, MAX_SIDE, type Picture, type PictureFormat } from '#core/picture/picture'
 import { weightInWords } from '#core/values/weight'
 import type { Store } from './database'
 import { writeWhole } from './files'
@@ -30,7 +31,7 @@ const TYPES: Record<string, Picture['type']> = {
   heif: 'image/avif',
 }
 
-export type StoredPicture = Pick<Picture, 'hash' | 'type' | 'width' | 'height'>
+export type StoredPicture = Pick<Picture, 'hash' | 'type' | 'width' | 'height' | 'bytes'>
 
 const hashOf = (bytes: Uint8Array) => createHash('sha256').update(bytes).digest('hex')
 
@@ -113,7 +114,7 @@ export async function storePicture(store: Store, input: Uint8Array, name: string
     .values({ hash, type, width, height, bytes: bytes.length, createdAt: new Date() })
     .onConflictDoNothing()
     .run()
-  return { hash, type, width, height }
+  return { hash, type, width, height, bytes: bytes.length }
 }
 
 /** The original bytes of a picture; `undefined` if it is not kept here. */
@@ -143,7 +144,7 @@ const SHOWN = [160, 320, 640, 1200, 1600, 2400, 4000] as const
 /** The least of the widths that pictures are shown in which is no less than the one that is asked for, px. */
 export const shownWidth = (asked: number): number => SHOWN.find((one) => one >= asked) ?? SHOWN.at(-1)!
 
-const making = new Map<string, Promise<Uint8Array>>()
+const beingMade = new Map<string, Promise<Uint8Array>>()
 
 /**
  * A picture at a width in px, as WebP; made at its first use and kept. `undefined` if the picture is not kept here.
@@ -154,29 +155,74 @@ export async function pictureAt(
   hash: string,
   width: number,
   owner: unknown = Symbol(hash),
+  making: Making = {},
 ): Promise<Uint8Array | undefined> {
-  const name = `${hash}-${width}.webp`
+  const { turn, opacity, format = 'webp' } = making
+  const made = `${turn ? `-t${turn}` : ''}${opacity === undefined ? '' : `-o${Math.round(opacity * 100)}`}`
+  const name = `${hash}-${width}${made}.${format}`
   const file = join(derivatives(store), name)
   if (existsSync(file)) return new Uint8Array(await readFile(file))
   if (!existsSync(join(originals(store), hash))) return undefined
-  let work = making.get(name)
+  let work = beingMade.get(name)
   if (!work) {
-    work = resizing(owner, () =>
-      sharp(join(originals(store), hash), { limitInputPixels: MAX_PIXELS })
-        .rotate()
-        .resize({ width, withoutEnlargement: true })
-        .webp({ quality: 78, effort: 3 })
-        .toBuffer(),
+    work = resizing(owner, async () =>
+      encoded(
+        await shownAs(
+          sharp(join(originals(store), hash), { limitInputPixels: MAX_PIXELS })
+            .autoOrient()
+            .rotate(turn ?? 0),
+          width,
+          opacity,
+        ),
+        format,
+        pictureType(store, hash),
+      ),
     )
       .then(async (bytes) => {
         await writeWhole(derivatives(store), name, bytes)
         return new Uint8Array(bytes)
       })
-      .finally(() => making.delete(name))
-    making.set(name, work)
+      .finally(() => beingMade.delete(name))
+    beingMade.set(name, work)
   }
   return work
 }
+
+/** A picture at a width, let through where it is to be. */
+async function shownAs(image: Sharp, width: number, opacity: number | undefined): Promise<Sharp> {
+  const sized = image.resize({ width, withoutEnlargement: true })
+  if (opacity === undefined) return sized
+  // Each pixel keeps that share of the opacity which it has.
+  const { data, info } = await sized.ensureAlpha().raw().toBuffer({ resolveWithObject: true })
+  for (let n = 3; n < data.length; n += 4) data[n] = Math.round(data[n]! * opacity)
+  return sharp(data, { raw: { width: info.width, height: info.height, channels: 4 } })
+}
+
+/** The bytes of a picture in a format; in its own where that is asked for, and as a PNG where it was drawn. */
+function encoded(image: Sharp, format: PictureFormat, own: Picture['type'] | undefined): Promise<Buffer> {
+  if (format === 'avif' || (format === 'own' && own === 'image/avif')) return image.avif({ quality: 55, effort: 3 }).toBuffer()
+  if (format === 'webp' || own === 'image/webp') return image.webp({ quality: 78, effort: 3 }).toBuffer()
+  return own === 'image/jpeg' ? image.jpeg({ quality: 82, mozjpeg: true }).toBuffer() : image.png().toBuffer()
+}
+
+/** The bytes of a picture that a page names. */
+export const wantedBytes = (
+  store: Store,
+  { picture, width, making }: Pick<WantedPicture, 'picture' | 'width' | 'making'>,
+  owner?: unknown,
+): Promise<Uint8Array | undefined> =>
+  width === null ? readOriginal(store, picture.hash) : pictureAt(store, picture.hash, width, owner, making)
+
+/** The type of what `wantedBytes` gives. */
+export function typeOfWanted({ picture, width, making }: WantedPicture): string {
+  const format = making?.format ?? 'webp'
+  if (width === null) return picture.type
+  return format === 'own' ? `image/${extensionOf(picture).replace('jpg', 'jpeg')}` : `image/${format}`
+}
+
+/** Types of file that an export is asked for: WebP alone, or three with `pictures=three`. */
+export const formatsAsked = (query: URLSearchParams): readonly PictureFormat[] =>
+  query.get('pictures') === 'three' ? FORMATS : ['webp']
 
 /** The type of a picture that is kept here. */
 export function pictureType(store: Store, hash: string): Picture['type'] | undefined {

@@ -1,6 +1,6 @@
 import type { Store } from './database'
 import { readFont } from './fonts'
-import { pictureAt, readOriginal } from './pictures'
+import { typeOfWanted, wantedBytes } from './pictures'
 import { getSite } from './sites'
 import { printed } from './web-export'
 
@@ -19,9 +19,8 @@ export async function visitFile(
     }
   const picture = files.pictures.find((one) => one.file === name)
   if (picture) {
-    const { hash } = picture.picture
-    const bytes = picture.width === null ? await readOriginal(store, hash) : await pictureAt(store, hash, picture.width)
-    return bytes && { bytes, type: picture.width === null ? 'image/svg+xml' : 'image/webp' }
+    const bytes = await wantedBytes(store, picture)
+    return bytes && { bytes, type: typeOfWanted(picture) }
   }
   const font = files.fonts.find((one) => one.file === name)
   const bytes = font && (await readFont(font.font.name, store.folder))

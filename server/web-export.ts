@@ -1,6 +1,6 @@
 import { strToU8 } from 'fflate'
 import type { Layout } from '#core/render/rules'
-import type { Picture } from '#core/picture/picture'
+import type { Making, Picture, PictureFormat } from '#core/picture/picture'
 import type { Site } from '#core/site/schema'
 import { cutFont } from './fonts'
 import type { Printed } from './threads/jobs'
@@ -9,7 +9,7 @@ import { inThread } from './threads/pool'
 export type ExportedFile = { file: string; bytes: Uint8Array }
 
 /** Gives a picture at a width, or as it is for `null`. */
-export type PictureSource = (picture: Picture, width: number | null) => Promise<Uint8Array | undefined>
+export type PictureSource = (picture: Picture, width: number | null, making?: Making) => Promise<Uint8Array | undefined>
 
 /** Gives the bytes of a font file by its name. */
 export type FontSource = (name: string) => Promise<Uint8Array | undefined>
@@ -20,13 +20,18 @@ type Forms = 'exported' | 'played'
 const known = new WeakMap<Site, Map<string, Promise<Printed>>>()
 
 /** The files of a site's export, printed in another thread, once for each document. */
-export function printed(site: Site, style: Layout, forms: Forms = 'exported'): Promise<Printed> {
+export function printed(
+  site: Site,
+  style: Layout,
+  forms: Forms = 'exported',
+  formats: readonly PictureFormat[] = ['webp'],
+): Promise<Printed> {
   let made = known.get(site)
   if (!made) known.set(site, (made = new Map()))
-  const key = `${style} ${forms}`
+  const key = `${style} ${forms} ${formats.join(' ')}`
   let files = made.get(key)
   if (!files) {
-    made.set(key, (files = inThread(site, 'print', { site, style, forms }, { ms: 60_000 })))
+    made.set(key, (files = inThread(site, 'print', { site, style, forms, formats }, { ms: 60_000 })))
     files.catch(() => made.delete(key))
   }
   return files
@@ -58,11 +63,14 @@ export async function exportFiles(
   style: Layout,
   source: PictureSource,
   fontSource: FontSource,
+  formats?: readonly PictureFormat[],
 ): Promise<{ files: ExportedFile[]; missing: string[] }> {
-  const wanted = await printed(site, style)
+  const wanted = await printed(site, style, 'exported', formats)
   const files: ExportedFile[] = wanted.texts.map(({ file, text }) => ({ file, bytes: strToU8(text) }))
   const missing: string[] = []
-  const made = await Promise.all(wanted.pictures.map(async (one) => ({ ...one, bytes: await source(one.picture, one.width) })))
+  const made = await Promise.all(
+    wanted.pictures.map(async (one) => ({ ...one, bytes: await source(one.picture, one.width, one.making) })),
+  )
   for (const { file, picture, bytes } of made) {
     if (bytes) files.push({ file, bytes })
     else if (!missing.includes(picture.name)) missing.push(picture.name)

@@ -28,7 +28,6 @@ const HANGS_ON: Partial<Record<PropertyName, PropertyName>> = {
   scrolls: 'layout',
   gap: 'layout',
   focal: 'aspect',
-  gradient: 'fill',
 }
 
 const fieldOf = (name: PropertyName): HTMLElement | undefined => {

@@ -1,4 +1,5 @@
 import { EdgeDrag } from './edge-drag'
+import { GradientHandles } from './fills/gradient-handles'
 import { GuideLines } from './guide-lines'
 import { SharedMarks } from './shared-marks'
 import { SpaceDrag } from './space-drag'
@@ -12,6 +13,7 @@ export function SelectionExtras({ index }: { index: number }) {
       <EdgeDrag index={index} />
       <GuideLines index={index} />
       <WorstPatch index={index} />
+      <GradientHandles index={index} />
       <SharedMarks index={index} />
       <StickyRange index={index} />
       <SpaceDrag index={index} />

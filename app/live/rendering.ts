@@ -5,14 +5,19 @@ import { printRules, type Rule } from '#core/render/rules'
 import { sharedRules, tokenDeclarations, withTokens } from '#core/render/guide-rules'
 import { crossedFrame, type Finish, WIRE_CSS, wireSite } from '#core/render/wire'
 import type { Page, Site } from '#core/site/schema'
-import type { Picture } from '#core/picture/picture'
+import type { Making, Picture } from '#core/picture/picture'
 import { fallbackCss, familiesOf, fontFaceCss, fontFiles } from '#core/type/families'
 
 /** A page as the views show it. */
 export type RenderedPage = { body: Element; sections: readonly RenderedSection[]; sharedCss: string; language: string }
 
-const viewPicture = (picture: Picture, width: number | null) =>
-  width === null ? `/pictures/${picture.hash}` : `/pictures/${picture.hash}?w=${width}`
+function viewPicture(picture: Picture, width: number | null, { turn, opacity }: Making = {}): string {
+  const query = new URLSearchParams()
+  if (width !== null) query.set('w', String(width))
+  if (turn) query.set('turn', String(turn))
+  if (opacity !== undefined) query.set('opacity', String(Math.round(opacity * 100)))
+  return `/pictures/${picture.hash}${query.size > 0 ? `?${query}` : ''}`
+}
 
 /** Where the views find what a page refers to. Links and forms do nothing there. */
 export const viewAddresses = (look: Finish) => ({

@@ -1,6 +1,7 @@
 import { store } from '#server/database'
 import { makePictures } from '#server/picture-progress'
 import { readFont } from '#server/fonts'
+import { formatsAsked } from '#server/pictures'
 import { getSite } from '#server/sites'
 import { cutFonts, printed } from '#server/web-export'
 import type { Route } from './+types/export-pictures'
@@ -10,7 +11,7 @@ import { answering } from './answers'
 export function loader({ request, params }: Route.LoaderArgs) {
   return answering(async () => {
     const { site } = getSite(store(), params.siteId)
-    const wanted = await printed(site, 'minified')
+    const wanted = await printed(site, 'minified', 'exported', formatsAsked(new URL(request.url).searchParams))
     const steps = makePictures(store(), wanted.pictures, request.signal)
     // Fonts are cut meanwhile, and kept; one that cannot be is named by the export itself.
     cutFonts(wanted, (name) => readFont(name, store().folder)).catch(() => undefined)

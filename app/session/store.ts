@@ -81,6 +81,16 @@ export type SessionState = {
   pagesOpen: boolean
   /** True while the table of exceptions is open. */
   exceptionsOpen: boolean
+  /** The fill layer that is chosen in the tray, by its index; its gradient has handles in the views. */
+  fillLayer: number | null
+  /** The picture block that is cropped in its frame. */
+  cropping: string | null
+  /** True while it is shown where words could stand over what is behind the selection. */
+  heat: boolean
+  /** Edits that are only looked at: the views show the page as it would be. */
+  tried: readonly Edit[] | null
+  /** True while the pictures of the site are open. */
+  picturesOpen: boolean
   /** True while the widths at which the page breaks are shown. */
   breaksOpen: boolean
   /** Where words over pictures can be read worst: view, block, and box in px of the page. */
@@ -132,6 +142,11 @@ export function createSessionStore(siteId: string, pageId: string, site: Site, r
     pagesOpen: false,
     exceptionsOpen: false,
     breaksOpen: false,
+    fillLayer: null,
+    cropping: null,
+    heat: false,
+    tried: null,
+    picturesOpen: false,
     worstPatches: [],
     words: null,
     sharedOpen: false,
@@ -282,13 +297,20 @@ export function pressable({ session }: SessionState, id: string | undefined): st
 
 /** Selects one block, or none. */
 export function select(store: SessionStore, id: string | null): void {
-  store.setState({ selection: id, also: NONE, words: null })
+  store.setState({ selection: id, also: NONE, words: null, fillLayer: null, cropping: null, tried: null })
 }
 
 /** Selects several blocks; the last of them leads. */
 export function selectMany(store: SessionStore, ids: readonly string[]): void {
   const all = [...new Set(ids)]
-  store.setState({ selection: all.at(-1) ?? null, also: all.length > 1 ? all.slice(0, -1) : NONE, words: null })
+  store.setState({
+    selection: all.at(-1) ?? null,
+    also: all.length > 1 ? all.slice(0, -1) : NONE,
+    words: null,
+    fillLayer: null,
+    cropping: null,
+    tried: null,
+  })
 }
 
 /** Adds a block to the selection, or takes it out. */

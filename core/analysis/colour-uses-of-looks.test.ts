@@ -81,7 +81,21 @@ describe('words on a card', () => {
   test('over a gradient or a picture behind them have no one ground', () => {
     const gradient = {
       ...newBlock('group', makeId),
-      style: { base: { gradient: { angle: 0, from: role('ink'), to: role('night') } } },
+      style: {
+        base: {
+          fillLayers: [
+            {
+              kind: 'linear' as const,
+              angle: 0,
+              space: 'srgb' as const,
+              stops: [
+                { at: 0, colour: role('ink') },
+                { at: 100, colour: role('night') },
+              ],
+            },
+          ],
+        },
+      },
       children: [text],
     } as Block
     const backdrop = { ...newBlock('picture', makeId), style: { base: { position: 'backdrop' as const } } } as Block

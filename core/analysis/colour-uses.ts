@@ -3,6 +3,8 @@ import type { Page, Site } from '#core/site/schema'
 import { restyledPage } from '#core/site/directions'
 import { STATES, type Use } from '#core/guide/looks'
 import type { Span } from '#core/values/words'
+import { coloursOfLayers } from '#core/style/fill-layers'
+import { coloursOfShadow } from '#core/values/colour'
 import type { StyleValues } from '#core/style/registry'
 import type { Colour } from '#core/values/colour'
 import type { Finding } from './finding'
@@ -24,12 +26,18 @@ function* ofValues(values: StyleValues, isCall: boolean): Generator<{ colour: Co
   const asUse = (name: Use): Use => (isCall && name !== 'shadows' ? 'calls' : name)
   if (values.ink) yield { colour: values.ink, use: asUse('words'), what: 'ink' }
   if (values.fill) yield { colour: values.fill, use: asUse('grounds'), what: 'fill' }
-  if (values.gradient) {
-    yield { colour: values.gradient.from, use: asUse('grounds'), what: 'gradient' }
-    yield { colour: values.gradient.to, use: asUse('grounds'), what: 'gradient' }
-  }
+  for (const colour of coloursOfLayers(values.fillLayers ?? [])) yield { colour, use: asUse('grounds'), what: 'fill layer' }
   if (values.edgeColour) yield { colour: values.edgeColour, use: asUse('edges'), what: 'edge' }
-  if (values.shadow && 'colour' in values.shadow) yield { colour: values.shadow.colour, use: 'shadows', what: 'shadow' }
+  for (const colour of coloursOfShadow(values.shadow)) yield { colour, use: 'shadows', what: 'shadow' }
+  for (const { colour } of values.textShadow ?? []) yield { colour, use: 'shadows', what: 'shadow of the words' }
+  if (values.outline) yield { colour: values.outline.colour, use: asUse('edges'), what: 'outline' }
+  if (values.around) yield { colour: values.around, use: 'shadows', what: 'scrim around it' }
+  for (const shape of [values.topShape, values.bottomShape])
+    if (shape) yield { colour: shape.colour, use: asUse('grounds'), what: 'shape of an edge' }
+  if (values.duotone) {
+    yield { colour: values.duotone.dark, use: 'shadows', what: 'duotone' }
+    yield { colour: values.duotone.light, use: 'shadows', what: 'duotone' }
+  }
   if (values.contact) yield { colour: values.contact.colour, use: 'shadows', what: 'contact shadow' }
   if (values.scrim) yield { colour: values.scrim.colour, use: 'shadows', what: 'scrim' }
 }

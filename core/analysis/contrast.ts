@@ -82,7 +82,7 @@ function* standingAt(site: Site, section: Section, range: number): Generator<Sta
       isContainer(block) &&
       block.children.some((one) => hasTrait(one.kind, 'image') && !one.hidden && value(one, 'position') === 'backdrop')
     const fill = value(block, 'fill') ?? look?.fill
-    const ground = value(block, 'gradient') || backdrop ? null : isSolid(fill) ? fill : place.ground
+    const ground = value(block, 'fillLayers') || backdrop ? null : isSolid(fill) ? fill : place.ground
     return { ink: value(block, 'ink') ?? look?.ink ?? place.ink, ground }
   }
 
@@ -95,7 +95,7 @@ function* standingAt(site: Site, section: Section, range: number): Generator<Sta
   /** A block's words in every state in which they are read. */
   function* ofWords(block: Block, around: Backing): Generator<Standing> {
     const place = inside(block, around)
-    const filled = isSolid(value(block, 'fill')) || value(block, 'gradient') !== undefined
+    const filled = isSolid(value(block, 'fill')) || value(block, 'fillLayers') !== undefined
     const ownInk = value(block, 'ink')
     const stands = (ink: Colour | undefined, fill: Colour | undefined): Standing => ({
       block,

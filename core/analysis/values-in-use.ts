@@ -25,12 +25,20 @@ function changed(name: PropertyName, value: unknown, change: Change): unknown {
   if (kind) return change({ kind, value: value as Length })
   if (name === 'face') return change({ kind: 'face', value: value as string })
   if (isColour(value)) return change({ kind: 'colour', value })
-  if (name !== 'gradient' && name !== 'scrim' && name !== 'shadow' && name !== 'contact') return value
-  const parts = value as Record<string, unknown>
-  let next = parts
-  for (const [key, part] of Object.entries(parts)) {
-    if (!isColour(part)) continue
-    const now = change({ kind: 'colour', value: part })
+  return coloursChanged(value, change)
+}
+
+/** A value with other colours in it, however deep; the same object if none changes. */
+function coloursChanged(value: unknown, change: Change): unknown {
+  if (isColour(value)) return change({ kind: 'colour', value })
+  if (Array.isArray(value)) {
+    const next = value.map((one: unknown) => coloursChanged(one, change))
+    return next.every((one, i) => one === value[i]) ? value : next
+  }
+  if (typeof value !== 'object' || value === null) return value
+  let next = value as Record<string, unknown>
+  for (const [key, part] of Object.entries(value)) {
+    const now = coloursChanged(part, change)
     if (now !== part) next = { ...next, [key]: now }
   }
   return next

@@ -17,7 +17,7 @@ export type Button = BlockBase<'button', typeof fields>
 /** A call to action. Without a link it sends the form that it stands in. */
 export const button: Kind<Button> = {
   fields,
-  traits: ['flow', 'sides', 'aligned', 'type', 'ink', 'box', 'gradient', 'contact', 'underline', 'lift', 'call'],
+  traits: ['flow', 'sides', 'aligned', 'type', 'ink', 'box', 'layers', 'contact', 'underline', 'lift', 'call'],
   passage: () => 'call',
   sharedClass: ({ look }) => `button-${look}`,
   typeRole: ({ look }, { buttons }) => buttons.find((one) => one.name === look)?.type ?? 'button',

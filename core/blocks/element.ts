@@ -12,6 +12,9 @@ import { renderWords } from './words-html'
 /** A page that navigation may lead to. */
 export type ListedPage = { id: string; name: string }
 
+/** The attributes of an image, and of the sources that are asked before it. */
+export type ImageFiles = { image: Properties; sources: readonly Properties[] }
+
 /** What printing a block needs to know besides the block. */
 export type ElementContext = {
   language: string
@@ -29,7 +32,7 @@ export type ElementContext = {
   /** A picture of the site. */
   picture: (id: string) => Picture | undefined
   /** Where an image's bytes are, and in which widths. */
-  image: (block: PictureBlock, picture: Picture) => Properties
+  image: (block: PictureBlock, picture: Picture) => ImageFiles
   /** True where an image stands in a box of its own, under a scrim or in a link. */
   boxed: boolean
   /** URL that a link leads to. */

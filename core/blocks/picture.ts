@@ -2,6 +2,7 @@ import type { Element, Properties } from 'hast'
 import { z } from 'zod'
 import { byLanguage } from '#core/values/language'
 import { idSchema } from '#core/values/ids'
+import { turnSchema } from '#core/picture/picture'
 import { attributes, type ElementContext, linked } from './element'
 import { link } from './fields'
 import { element } from './html'
@@ -11,6 +12,10 @@ const fields = z.strictObject({
   picture: idSchema.optional(),
   /** Alternative text by language; an empty one says that the picture is decoration. */
   alt: byLanguage(z.string().max(1000)).optional(),
+  /** Quarter turns, degrees clockwise. */
+  turn: turnSchema.optional(),
+  /** Another picture below a breakpoint, by its id. */
+  instead: z.record(idSchema, idSchema).optional(),
   ...link,
 })
 export type PictureBlock = BlockBase<'picture', typeof fields>
@@ -36,14 +41,13 @@ export const picture: Kind<PictureBlock> = {
   element(block, context) {
     const chosen = block.picture === undefined ? undefined : context.picture(block.picture)
     if (!chosen) return emptyFrame(block, context)
-    const image: Properties = {
-      alt: block.alt?.[context.language] ?? '',
-      width: chosen.width,
-      height: chosen.height,
-      ...context.image(block, chosen),
-    }
+    const { image: files, sources } = context.image(block, chosen)
+    const image: Properties = { alt: block.alt?.[context.language] ?? '', ...files }
     if (!context.boxed) return element('img', attributes(block, context, image), [])
     const tag = block.link ? 'a' : 'div'
-    return element(tag, attributes(block, context, linked(block.link, context)), [element('img', image, [])])
+    const shown = element('img', image, [])
+    const offered = sources.map((one) => element('source', one, []))
+    const inside = offered.length === 0 ? shown : element('picture', {}, [...offered, shown])
+    return element(tag, attributes(block, context, linked(block.link, context)), [inside])
   },
 }

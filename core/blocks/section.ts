@@ -50,7 +50,7 @@ const tagOf = (job: Job, children: readonly ElementContent[], named: boolean): s
 /** The outermost block: a band of the page with one job. */
 export const section: Kind<Section> = {
   fields,
-  traits: ['layout', 'columns', 'band', 'aligned', 'ink', 'box', 'gradient'],
+  traits: ['layout', 'columns', 'band', 'aligned', 'ink', 'box', 'layers'],
   holds: 'flow',
   sharedClass: () => BAND,
   defaults: () => ({ job: 'reasons', children: [] }),

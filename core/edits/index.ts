@@ -21,6 +21,7 @@ import { pageFieldEdit } from './page-field'
 import { pageMoveEdit } from './page-move'
 import { pageRemoveEdit } from './page-remove'
 import { pictureAddEdit } from './picture-add'
+import { pictureChangeEdit } from './picture-change'
 import { pictureRemoveEdit } from './picture-remove'
 import { reSetEdit } from './re-set'
 import { removeEdit } from './remove'
@@ -65,6 +66,7 @@ const KINDS = named({
   guises: guisesEdit,
   'picture-add': pictureAddEdit,
   'picture-remove': pictureRemoveEdit,
+  'picture-change': pictureChangeEdit,
 })
 
 type EditOf<K> = K extends EditKind<infer E, infer I> ? E | I : never

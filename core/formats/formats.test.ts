@@ -68,7 +68,7 @@ describe('a site file', () => {
   })
 
   test('is described: every kind of block, and the schema that checks it', () => {
-    expect(describeFormat()).toContain('| `picture` | `picture`, `alt`, `link` |')
+    expect(describeFormat()).toContain('| `picture` | `picture`, `alt`, `turn`, `instead`, `link` |')
     expect(Object.keys(siteJsonSchema())).toEqual(expect.arrayContaining(['title', '$defs', 'properties']))
   })
 })

@@ -27,7 +27,7 @@ function first(): Json {
 
 test('a file of version 1 opens, with an empty brief and no words left over', () => {
   const site = checkSite(first())
-  expect(site.version).toBe(4)
+  expect(site.version).toBe(5)
   expect(site.brief).toEqual(EMPTY_SITE_BRIEF)
   expect(site.pages.map((page) => page.brief)).toEqual(site.pages.map(() => EMPTY_PAGE_BRIEF))
   expect([site.unplaced, site.board]).toEqual([[], []])
@@ -56,10 +56,38 @@ describe('a file of version 2', () => {
   })
 })
 
+test('a file of version 4 has its gradients as layers, and its blurs among the filters of what is behind', () => {
+  const site = demoSite()
+  const [page] = site.pages
+  const [section, ...rest] = page!.sections
+  const style = {
+    base: { gradient: { angle: 180, from: { role: 'ink' }, to: { role: 'ground' } }, backdropBlur: 8 },
+    hover: { opacity: 0.5 },
+  }
+  const old = { ...site, version: 4, pages: [{ ...page, sections: [{ ...section, style }, ...rest] }, ...site.pages.slice(1)] }
+  expect(checkSite(JSON.parse(JSON.stringify(old)) as Json).pages[0]!.sections[0]!.style).toEqual({
+    base: {
+      fillLayers: [
+        {
+          kind: 'linear',
+          angle: 180,
+          space: 'srgb',
+          stops: [
+            { at: 0, colour: { role: 'ink' } },
+            { at: 100, colour: { role: 'ground' } },
+          ],
+        },
+      ],
+      behind: { blur: 8 },
+    },
+    hover: { opacity: 0.5 },
+  })
+})
+
 test('a broken file of version 1 is refused like the others, with what is wrong and where', () => {
   expect(() => checkSite({ ...first(), pages: 'none' })).toThrow(/broken at "pages"/)
   expect(() => checkSite({ ...first(), guide: 'none' })).toThrow(/broken at "guide"/)
-  expect(() => checkSite({ ...first(), version: 5 })).toThrow(/version 5, from a newer Yarrowfinch/)
+  expect(() => checkSite({ ...first(), version: 6 })).toThrow(/version 6, from a newer Yarrowfinch/)
 })
 
 test('a page whose address is kept for something else gets one that is free', () => {

@@ -61,6 +61,26 @@ const STEPS: Partial<Record<number, (document: Document) => Document>> = {
   }),
   // Version 4 brought shared blocks.
   3: (document) => ({ ...document, version: 4, shared: [] }),
+  // Version 5 brought layers of fill, of which a gradient is one, and all filters for what is behind a block.
+  4: (document) => ({ ...(withStyles5(document) as Document), version: 5 }),
+}
+
+/** Style values of version 4, wherever they stand, as version 5 says them. */
+function withStyles5(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(withStyles5)
+  if (!isObject(value)) return value
+  const { gradient, backdropBlur, ...rest } = value
+  const next: Document = Object.fromEntries(Object.entries(rest).map(([key, one]) => [key, withStyles5(one)]))
+  if (isObject(gradient) && 'from' in gradient && 'to' in gradient) {
+    const stops = [
+      { at: 0, colour: gradient.from },
+      { at: 100, colour: gradient.to },
+    ]
+    next.fillLayers = [{ kind: 'linear', angle: gradient.angle, space: 'srgb', stops }]
+  } else if (gradient !== undefined) next.gradient = gradient
+  if (typeof backdropBlur === 'number') next.behind = { blur: backdropBlur }
+  else if (backdropBlur !== undefined) next.backdropBlur = backdropBlur
+  return next
 }
 
 /** Gives pages whose address is kept for something else, which was once allowed, one like it that is free. */

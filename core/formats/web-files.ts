@@ -1,5 +1,5 @@
 import type { BlockOf } from '#core/blocks/index'
-import type { Picture } from '#core/picture/picture'
+import type { Making, Picture, PictureFormat } from '#core/picture/picture'
 import type { Site } from '#core/site/schema'
 import { pageFile } from '#core/render/own-links'
 import { printSite } from '#core/render/site'
@@ -8,8 +8,8 @@ import type { Layout } from '#core/render/rules'
 import type { FontFile } from '#core/type/families'
 import { FormatError } from './site-json'
 
-/** A picture at a width in px (`null` for an SVG, as it is), and the file that it becomes. */
-export type WantedPicture = { file: string; picture: Picture; width: number | null }
+/** A picture at a width in px (`null` for an SVG, as it is), how it is made, and the file that it becomes. */
+export type WantedPicture = { file: string; picture: Picture; width: number | null; making?: Making | undefined }
 
 /** Everything that the export of a site consists of: texts, and what must be made or copied. */
 export type WebFiles = {
@@ -36,6 +36,17 @@ function pictureNames(site: Site): Map<string, string> {
   )
 }
 
+/** What a file's name says besides the picture's: its width, how it was made, and its type. */
+function endOf(picture: Picture, width: number | null, { turn, opacity, format = 'webp' }: Making = {}): string {
+  const made = `${turn ? `-turned-${turn}` : ''}${opacity === undefined ? '' : `-${Math.round(opacity * 100)}-percent`}`
+  if (width === null) return `${made}.svg`
+  return `${made}-${width}.${format === 'own' ? extensionOf(picture) : format}`
+}
+
+/** The type of file that a picture came in, by the end of its name; an SVG that had to be drawn is a PNG. */
+export const extensionOf = ({ type }: Picture): string =>
+  ({ 'image/jpeg': 'jpg', 'image/png': 'png', 'image/webp': 'webp', 'image/avif': 'avif', 'image/svg+xml': 'png' })[type]
+
 /** Where an exported form sends its entries: to its own address, or to the page that follows. */
 function exportedForm(site: Site, { sendTo, link }: BlockOf<'form'>): string {
   if (sendTo) return sendTo
@@ -46,17 +57,24 @@ function exportedForm(site: Site, { sendTo, link }: BlockOf<'form'>): string {
 /**
  * Works out the files of a site's export: pages, one stylesheet, pictures in the widths needed, fonts used.
  * @throws FormatError if two files would have one name
+ * @param formats types of file that pictures are offered in; WebP alone, if nothing is said
  * @param formAddress where forms send their entries, if not where the export sends them
  */
-export function webFiles(site: Site, style: Layout, formAddress?: (form: BlockOf<'form'>) => string): WebFiles {
+export function webFiles(
+  site: Site,
+  style: Layout,
+  formAddress?: (form: BlockOf<'form'>) => string,
+  formats?: readonly PictureFormat[],
+): WebFiles {
   const names = pictureNames(site)
   const pictures = new Map<string, WantedPicture>()
   const printed = printSite(site, {
     style,
+    formats,
     addresses: {
-      picture(picture, width) {
-        const file = `pictures/${names.get(picture.id)}${width === null ? '.svg' : `-${width}.webp`}`
-        pictures.set(file, { file, picture, width })
+      picture(picture, width, making) {
+        const file = `pictures/${names.get(picture.id)}${endOf(picture, width, making)}`
+        pictures.set(file, { file, picture, width, making })
         return file
       },
       page: pageFile,

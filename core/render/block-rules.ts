@@ -3,9 +3,16 @@ import { reachOf, sidesOf } from '#core/grid/reach'
 import { hasBoxOfGuide } from '#core/blocks/applies'
 import type { Block } from '#core/blocks/index'
 import type { Breakpoint } from '#core/grid/breakpoint'
-import { isContainer } from '#core/blocks/tree'
+import { isContainer, walk } from '#core/blocks/tree'
 import { colourToCss, lengthToCss, type ViewportUnit } from '#core/style/css-values'
 import { valuesByRange } from '#core/style/cascade'
+import type { FillPicture } from '#core/style/fill-layers'
+import { edgeToCss } from '#core/style/edge-shapes'
+import { filterToCss } from '#core/style/filters'
+import { EDGE_SIDES } from '#core/style/surface'
+import { cropPosition } from '#core/picture/crop-position'
+import { type Picture, turned } from '#core/picture/picture'
+import type { Colour } from '#core/values/colour'
 import type { Declaration, Setting } from '#core/style/property'
 import { type PropertyName, propertyOf, type StyleValues } from '#core/style/registry'
 import { reachToCss } from './reach-rules'
@@ -13,10 +20,11 @@ import type { Rule } from './rules'
 import { settingAt, type Surround } from './surround'
 
 /**
- * What a block declares at one range of widths: on itself, on its image, on what it holds, and on its scrim; a table whose
- * rows are stacked also on those, on its head and on the labels that stand for it.
+ * What a block declares at one range of widths: on itself, on its image, on what it holds, on its scrim and the dark tone
+ * of its two; a section on the shapes of its edges; a table whose rows are stacked also on those, on its head and on the
+ * labels that stand for it.
  */
-const PARTS = ['own', 'image', 'children', 'scrim', 'rows', 'head', 'labels'] as const
+const PARTS = ['own', 'image', 'children', 'scrim', 'shade', 'top', 'bottom', 'rows', 'head', 'labels'] as const
 type Parts = Record<(typeof PARTS)[number], Declaration[]>
 
 const NONE: Declaration[] = []
@@ -107,12 +115,22 @@ function addHeld(own: Declaration[], values: StyleValues): void {
 }
 
 /** True where a picture's image stands in a box of its own: under a scrim, or inside a link. */
-export function isBoxed(block: Block): boolean {
+export function isBoxed(block: Block, always = false): boolean {
   if (block.kind !== 'picture') return false
+  if (always && block.picture) return true
   const { base, below } = block.style
   // What is zoomed or blurred goes past its edges, where a box cuts it off.
-  const needs = (values: StyleValues | undefined) => Boolean(values?.scrim || values?.zoom || values?.filter?.blur)
-  return Boolean(block.link || needs(base) || (below && Object.values(below).some(needs)))
+  const needs = (values: StyleValues | undefined) =>
+    Boolean(values?.scrim || values?.duotone || values?.zoom || values?.filter?.blur)
+  return Boolean(block.link || block.instead || needs(base) || (below && Object.values(below).some(needs)))
+}
+
+/** What printing the rules of blocks asks about pictures. */
+export type PicturesPrinted = {
+  find: (id: string) => Picture | undefined
+  fill: FillPicture
+  /** True where every image stands in a box, as one does that is offered in several types of file. */
+  boxed: boolean
 }
 
 /** Properties of the image itself, where a box stands around it. */
@@ -134,6 +152,34 @@ function addPast(image: Declaration[], { zoom, focal, flip, filter }: StyleValue
   }
 }
 
+/**
+ * Two tones for black and white: the image in grey is multiplied with the light one, which lies under it, and nothing of
+ * it stays darker than the dark one, which lies over it (Compositing and Blending 1, 10.1).
+ */
+function addDuotone(own: Declaration[], image: Declaration[], { duotone, filter }: StyleValues): void {
+  if (!duotone) return
+  own.push(['background-color', colourToCss(duotone.light)], ['isolation', 'isolate'])
+  const others = filter ? filterToCss(filter) : 'none'
+  image.push(['filter', others === 'none' ? 'grayscale(1)' : `grayscale(1) ${others}`], ['mix-blend-mode', 'multiply'])
+  keepLast(image, 'filter')
+}
+
+/** Sides that have an edge are drawn in its line. */
+function addEdges(own: Declaration[], block: Block, { edgeWidth, edgeWidths, edgeSides, edgeLine = 'solid' }: StyleValues): void {
+  if (block.kind === 'divider' || (edgeWidth ?? edgeWidths) === undefined) return
+  const sides = edgeSides === undefined || edgeWidths ? 'solid' : EDGE_SIDES[edgeSides]
+  own.push(['border-style', sides.replaceAll('solid', edgeLine)])
+  keepLast(own, 'border-style')
+}
+
+/** A shadow and the scrim around a block are both shadows of its box, the shadow over the scrim. */
+function joinShadows(own: Declaration[]): void {
+  const shadows = own.filter(([name]) => name === 'box-shadow').map(([, value]) => value)
+  if (shadows.length < 2) return
+  own.push(['box-shadow', shadows.filter((one) => one !== 'none').join(', ')])
+  keepLast(own, 'box-shadow')
+}
+
 function partsAt(block: Block, values: StyleValues, setting: Setting, boxed: boolean): Parts {
   const own: Declaration[] = []
   const image: Declaration[] = boxed ? [['height', '100%']] : NONE
@@ -145,16 +191,17 @@ function partsAt(block: Block, values: StyleValues, setting: Setting, boxed: boo
   for (const name in values) {
     const value = values[name as PropertyName]
     if (held && (name === 'selfJustify' || name === 'selfAlign')) continue
+    if ((name === 'corner' && values.corners) || (name === 'edgeWidth' && values.edgeWidths)) continue
     // Sides without a width would be drawn at the browser's own.
-    if (name === 'corner' && values.corners) continue
     if (value === undefined || (name === 'edgeSides' && values.edgeWidth === undefined && !hasBoxOfGuide(block))) continue
     // Fit and focal point belong to the image itself where a layer stands between it and its box.
     const target = boxed && OF_IMAGE.has(name) ? image : own
     for (const declaration of propertyOf(name as PropertyName).css(value, setting)) target.push(declaration)
   }
   if (boxed) addPast(image, values)
-  if (values.edgeWidth !== undefined && values.edgeSides === undefined && block.kind !== 'divider')
-    own.push(['border-style', 'solid'])
+  if (boxed) addDuotone(own, image, values)
+  addEdges(own, block, values)
+  joinShadows(own)
   if (values.shown === false) keepLast(own, 'display')
   else if (mayBeHidden(block) && !own.some(([name]) => name === 'display')) own.push(['display', shownDisplay(block)])
   return {
@@ -162,6 +209,9 @@ function partsAt(block: Block, values: StyleValues, setting: Setting, boxed: boo
     image,
     children: holds ? childrenOf(block, values, setting) : NONE,
     scrim: boxed && values.scrim ? scrimOf(values.scrim) : NONE,
+    shade: boxed && values.duotone ? shadeOf(values.duotone.dark) : NONE,
+    top: values.topShape ? edgeToCss(values.topShape, 'top') : NONE,
+    bottom: values.bottomShape ? edgeToCss(values.bottomShape, 'bottom') : NONE,
     ...(values.rows === 'stack' ? STACKED : UNSTACKED),
   }
 }
@@ -206,6 +256,15 @@ function scrimOf(scrim: NonNullable<StyleValues['scrim']>): Declaration[] {
   ]
 }
 
+const shadeOf = (dark: Colour): Declaration[] => [
+  ['content', '""'],
+  ['position', 'absolute'],
+  ['inset', '0'],
+  ['z-index', '1'],
+  ['background', colourToCss(dark)],
+  ['mix-blend-mode', 'lighten'],
+]
+
 /** What a block has where nothing is said, if that is neither inherited nor the property's first value. */
 const USUAL: Record<string, string> = { 'grid-column': '1 / -1', display: 'revert' }
 const INHERITED = /^(color|font|line-height|letter-spacing|text-|list-)/
@@ -235,6 +294,15 @@ const anchors = (block: Block): boolean => someInside(block, isOut)
 const bleeds = (block: Block): boolean =>
   block.kind === 'section' && someInside(block, (values) => sidesOf(reachOf(values?.reach)) > 0)
 
+/** True if a block somewhere inside lays a scrim over all that is around it. */
+const shadesAround = (block: Block): boolean =>
+  block.kind === 'section' &&
+  [...walk(block)].some(({ style }) => style.base?.around || Object.values(style.below ?? {}).some((one) => one.around))
+
+/** True if the edges of a section have shapes, at any range of widths. */
+const hasShapes = ({ style: { base, below } }: Block): boolean =>
+  [base, ...Object.values(below ?? {})].some((values) => values?.topShape ?? values?.bottomShape)
+
 /** True if a block inside is on a layer behind the others. */
 const holdsLow = (block: Block): boolean => someInside(block, (values) => values?.layer === 'behind')
 
@@ -242,11 +310,12 @@ const holdsLow = (block: Block): boolean => someInside(block, (values) => values
 function addAnchoring(own: Declaration[], block: Block, values: StyleValues, boxed: boolean): void {
   const anchored = anchors(block)
   const positioned = values.position !== undefined && values.position !== 'flow'
-  if ((anchored || boxed) && !positioned) own.push(['position', 'relative'])
+  if ((anchored || boxed || hasShapes(block)) && !positioned) own.push(['position', 'relative'])
   // What lies behind the others lies over the ground of what holds them all the same.
   if (anchored || holdsLow(block)) own.push(['isolation', 'isolate'])
   // Half a scroll bar of it may be past the window.
-  if (bleeds(block)) own.push(['overflow-x', 'clip'])
+  if (shadesAround(block)) own.push(['overflow', 'clip'])
+  else if (bleeds(block)) own.push(['overflow-x', 'clip'])
   if (boxed && (values.corner || values.corners || values.zoom || values.filter?.blur)) own.push(['overflow', 'hidden'])
 }
 
@@ -262,26 +331,31 @@ export function rulesOf(
   surround: Surround,
   breakpoints: readonly Breakpoint[],
   viewportUnit: ViewportUnit,
+  pictures?: PicturesPrinted,
 ): Rule[] {
   const { hover } = block.style
   const selector = `.${className}`
-  const boxed = isBoxed(block)
+  const boxed = isBoxed(block, pictures?.boxed)
+  const own = block.kind === 'picture' && block.picture ? pictures?.find(block.picture) : undefined
+  // A picture's own focal point and safe area hold wherever a place says nothing else.
+  const position = own && cropPosition(turned(own, block.kind === 'picture' ? block.turn : undefined))
   const ranges = valuesByRange(block.style, breakpoints)
+  const many = pictures?.boxed === true || (block.kind === 'picture' && block.instead !== undefined)
   const rules: Rule[] = []
   let before: Parts | undefined
   let setting: Setting | undefined
   for (let index = 0; index < breakpoints.length; index++) {
     const values = ranges[index]!
-    const here = settingAt(block, surround, breakpoints, index, viewportUnit)
+    const here = settingAt(block, surround, breakpoints, index, viewportUnit, pictures?.fill)
     if (before && values === ranges[index - 1] && sameFor(values, setting!, here)) continue
-    const now = partsAt(block, values, here, boxed)
+    const now = partsAt(block, position && !values.focal ? { ...values, focal: position } : values, here, boxed)
     addAnchoring(now.own, block, values, boxed)
     if (index === 0 && hover) now.own.push(...transitionOf(hover, here))
     else if (hover) now.own.push(...before!.own.filter(([name]) => name === 'transition'))
     for (const part of PARTS) {
       const declarations = before ? difference(before[part], now[part]) : now[part]
       if (declarations.length > 0)
-        rules.push({ selector: selectorOf(selector, part), below: breakpoints[index]!.below, declarations })
+        rules.push({ selector: selectorOf(selector, part, many), below: breakpoints[index]!.below, declarations })
     }
     before = now
     setting = here
@@ -290,12 +364,15 @@ export function rulesOf(
   return rules
 }
 
-function selectorOf(selector: string, part: (typeof PARTS)[number]): string {
+function selectorOf(selector: string, part: (typeof PARTS)[number], many: boolean): string {
   const selectors: Record<typeof part, string> = {
     own: selector,
-    image: `${selector} > img`,
+    image: many ? `${selector} img` : `${selector} > img`,
     children: `:where(${selector}) > *`,
     scrim: `${selector}::after`,
+    shade: `${selector}::before`,
+    top: `${selector}::before`,
+    bottom: `${selector}::after`,
     rows: `${selector} :is(table, caption, tbody, tr, th, td)`,
     head: `${selector} thead`,
     labels: `${selector} td[data-label]::before`,

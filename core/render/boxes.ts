@@ -4,6 +4,7 @@ import { reachOf, sidesOf } from '#core/grid/reach'
 import type { Block, BlockOf, Container, Section } from '#core/blocks/index'
 import { offered } from '#core/blocks/field'
 import { rowsOfWords } from '#core/values/table-words'
+import { turned } from '#core/picture/picture'
 import { hasWords, isContainer } from '#core/blocks/tree'
 import { plainText } from '#core/values/words'
 import { valuesByRange } from '#core/style/cascade'
@@ -50,8 +51,18 @@ function pictureHeight(block: Picture, width: number, sight: Sight, whole: numbe
   if (height !== undefined && height > 0) return height
   const aspect = values.aspect
   if (aspect) return (width * aspect.height) / aspect.width
-  const chosen = sight.site.pictures.find((one) => one.id === block.picture)
+  const found = sight.site.pictures.find((one) => one.id === (otherPicture(block, sight) ?? block.picture))
+  const chosen = found && turned(found, block.turn)
   return chosen ? (width * chosen.height) / chosen.width : 120
+}
+
+/** The picture that takes the place of a block's own at one range of widths. */
+function otherPicture({ instead }: Picture, { site, index }: Sight): string | undefined {
+  for (let i = index; i > 0; i--) {
+    const other = instead?.[site.breakpoints[i]!.id]
+    if (other !== undefined) return other
+  }
+  return undefined
 }
 
 /** Width that a block would take by itself, px. */

@@ -88,6 +88,8 @@ export function sharedRules(site: Site, uses: Uses): Rule[] {
     ['height', 'auto'],
     ['object-fit', 'cover'],
   ])
+  // What only offers files to choose from has no box of its own.
+  tag('picture', [['display', 'contents']])
   tag('svg', [
     ['display', 'block'],
     ['flex', 'none'],

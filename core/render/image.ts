@@ -1,57 +1,125 @@
 import type { Properties } from 'hast'
+import type { ImageFiles } from '#core/blocks/element'
 import type { BlockOf } from '#core/blocks/index'
 import type { Breakpoint } from '#core/grid/breakpoint'
 import { scaled } from '#core/grid/extent'
-import type { Picture } from '#core/picture/picture'
+import { type Making, type Picture, type PictureFormat, turned } from '#core/picture/picture'
 import { drawnWidths, sizesAttribute, sizesOfDrawn, sourceWidths } from '#core/picture/sizes'
+import type { FillPicture } from '#core/style/fill-layers'
 import type { Link } from '#core/values/link'
 import { type DrawnIn, shapeFactor, zoomAt } from './drawn'
+import { mediaBelow } from './rules'
 import { extentOf, type Surround } from './surround'
 
 /** Where the parts of a page are found once it is printed. */
 export type Addresses = {
   /** URL of a picture, at a width in px or as it is. */
-  picture: (picture: Picture, width: number | null) => string
+  picture: (picture: Picture, width: number | null, making?: Making) => string
   /** True to offer every width that the layout needs; false for one picture of medium width. */
   sources: boolean
+  /** Types of file that each picture is offered in, the lightest first; WebP alone, if nothing is said. */
+  formats?: readonly PictureFormat[] | undefined
   link: (link: Link) => string
   /** Where a form sends its entries. */
   form: (form: BlockOf<'form'>) => string
 }
 
+/** What a picture's files are worked out from. */
+type Printing = { addresses: Addresses; breakpoints: readonly Breakpoint[]; surround: Surround; drawn: DrawnIn }
+
 /** Width of the one picture that the views show, px. */
 const VIEW_PICTURE = 1600
 
-/** Where an image's bytes are, in which widths, and when they are fetched. */
-export function imageSources(
+const TYPES = { avif: 'image/avif', webp: 'image/webp' } as const
+
+/** Widths of a picture's files and what says when each of them is used. */
+function widthsOf(block: BlockOf<'picture'>, picture: Picture, { breakpoints, surround, drawn }: Printing) {
+  const boxes = drawn(block, picture)
+  if (boxes) return { widths: drawnWidths(boxes, picture.width), sizes: sizesOfDrawn(boxes, breakpoints) }
+  const extents = breakpoints.map((_, index) =>
+    scaled(
+      extentOf(block, surround, breakpoints, index),
+      shapeFactor(block, picture, breakpoints, index) * zoomAt(block, breakpoints, index),
+    ),
+  )
+  return { widths: sourceWidths(extents, breakpoints, picture.width), sizes: sizesAttribute(extents, breakpoints) }
+}
+
+/** The file of a picture and all its widths in one format. */
+function filesOf(block: BlockOf<'picture'>, picture: Picture, printing: Printing, format?: PictureFormat): Properties {
+  const { addresses } = printing
+  const making: Making = { ...(block.turn ? { turn: block.turn } : {}), ...(format ? { format } : {}) }
+  const at = (width: number | null) =>
+    Object.keys(making).length > 0 ? addresses.picture(picture, width, making) : addresses.picture(picture, width)
+  if (picture.type === 'image/svg+xml') return { src: at(null) }
+  const shown = turned(picture, block.turn)
+  if (!addresses.sources) return { src: at(Math.min(shown.width, VIEW_PICTURE)) }
+  const { widths, sizes } = widthsOf(block, shown, printing)
+  const files: Properties = { src: at(widths[Math.floor(widths.length / 2)]!) }
+  if (widths.length > 1) {
+    files.srcSet = widths.map((width) => `${at(width)} ${width}w`).join(', ')
+    files.sizes = sizes
+  }
+  return files
+}
+
+const size = (picture: Picture, block: BlockOf<'picture'>) => {
+  const { width, height } = turned(picture, block.turn)
+  return { width, height }
+}
+
+/**
+ * Where an image's bytes are, in which widths, and when they are fetched; and the sources that are asked before it: other
+ * pictures for ranges of widths, the narrowest first (HTML, 4.8.4.3.8), and lighter types of file.
+ */
+export function imageFiles(
   block: BlockOf<'picture'>,
   picture: Picture,
-  {
-    addresses,
-    breakpoints,
-    surround,
-    drawn,
-  }: { addresses: Addresses; breakpoints: readonly Breakpoint[]; surround: Surround; drawn: DrawnIn },
-): Properties {
-  if (picture.type === 'image/svg+xml') return { src: addresses.picture(picture, null) }
-  if (!addresses.sources) return { src: addresses.picture(picture, Math.min(picture.width, VIEW_PICTURE)) }
-  const boxes = drawn(block, picture)
-  const extents = boxes
-    ? []
-    : breakpoints.map((_, index) =>
-        scaled(
-          extentOf(block, surround, breakpoints, index),
-          shapeFactor(block, picture, breakpoints, index) * zoomAt(block, breakpoints, index),
-        ),
-      )
-  const widths = boxes ? drawnWidths(boxes, picture.width) : sourceWidths(extents, breakpoints, picture.width)
-  const image: Properties = { src: addresses.picture(picture, widths[Math.floor(widths.length / 2)]!) }
-  if (widths.length > 1) {
-    image.srcSet = widths.map((width) => `${addresses.picture(picture, width)} ${width}w`).join(', ')
-    image.sizes = boxes ? sizesOfDrawn(boxes, breakpoints) : sizesAttribute(extents, breakpoints)
+  find: (id: string) => Picture | undefined,
+  printing: Printing,
+): ImageFiles {
+  const { addresses, breakpoints } = printing
+  const formats = addresses.formats ?? ['webp']
+  const many = addresses.sources && formats.length > 1
+  const source = (one: Picture, below: number | null, format: PictureFormat): Properties => {
+    const { src, srcSet, sizes } = filesOf(block, one, printing, format === 'webp' && !many ? undefined : format)
+    return {
+      ...(below === null ? {} : { media: mediaBelow(below) }),
+      ...(many && format !== 'own' ? { type: TYPES[format] } : {}),
+      srcSet: srcSet ?? src,
+      ...(sizes ? { sizes } : {}),
+      ...(below === null ? {} : size(one, block)),
+    }
   }
+  const last = formats.at(-1)!
+  const others = [...breakpoints].reverse().flatMap(({ id, below }) => {
+    const other = block.instead?.[id] === undefined ? undefined : find(block.instead[id])
+    return other && below !== null ? formatsFor(other, formats).map((format) => source(other, below, format)) : []
+  })
+  const lighter =
+    many && picture.type !== 'image/svg+xml' ? formats.slice(0, -1).map((format) => source(picture, null, format)) : []
+  const image = filesOf(block, picture, printing, many ? last : undefined)
   // A picture behind a section is what is seen first; the others wait until they are near.
-  if (block.style.base?.position !== 'backdrop') image.loading = 'lazy'
-  else image.fetchPriority = 'high'
-  return image
+  if (addresses.sources && picture.type !== 'image/svg+xml') {
+    if (block.style.base?.position !== 'backdrop') image.loading = 'lazy'
+    else image.fetchPriority = 'high'
+  }
+  return { image: { ...size(picture, block), ...image }, sources: [...others, ...lighter] }
 }
+
+const formatsFor = (picture: Picture, formats: readonly PictureFormat[]): readonly PictureFormat[] =>
+  picture.type === 'image/svg+xml' ? ['webp'] : formats
+
+/** Where the files of pictures that fill boxes are found: one for each density of the screen. */
+export const fillPicture =
+  (addresses: Addresses, find: (id: string) => Picture | undefined): FillPicture =>
+  (id, opacity, width) => {
+    const picture = find(id)
+    if (!picture) return undefined
+    const at = (px: number) => {
+      const wanted = picture.type === 'image/svg+xml' && opacity === 1 ? null : Math.min(px, picture.width)
+      return addresses.picture(picture, wanted, opacity === 1 ? undefined : { opacity })
+    }
+    const one = at(width)
+    return addresses.sources && picture.width > width ? { one, two: at(2 * width) } : { one }
+  }

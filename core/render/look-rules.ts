@@ -4,6 +4,7 @@ import { BARE, PLAIN } from '#core/blocks/group'
 import type { StyleGuide } from '#core/guide/style-guide'
 import { colourToCss, lengthToCss } from '#core/style/css-values'
 import type { Declaration } from '#core/style/property'
+import { shapeUrl } from '#core/style/shape-url'
 import type { Rule } from './rules'
 import { typeDeclarations } from './type-rules'
 
@@ -65,14 +66,8 @@ const boxDeclarations = (box: Box): Declaration[] => {
 }
 
 /** A shape as a mask: it takes the colour of the words beside it, and is no part of the text. */
-function iconMask({ shape }: NonNullable<ButtonKind['icon']>): string {
-  const nodes = shape.nodes.map(([tag, values]) => {
-    const attributes = Object.entries(values).map(([name, value]) => `${name}='${String(value)}'`)
-    return `<${tag} ${attributes.join(' ')}/>`
-  })
-  const svg = `<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 24 24' fill='none' stroke='black' stroke-width='1.75' stroke-linecap='round' stroke-linejoin='round'>${nodes.join('')}</svg>`
-  return `url("data:image/svg+xml,${svg.replace(/[%#"]/g, encodeURIComponent).replace(/[<>]/g, encodeURIComponent)}")`
-}
+const iconMask = ({ shape }: NonNullable<ButtonKind['icon']>): string =>
+  shapeUrl(shape, { fill: 'none', stroke: 'black', 'stroke-width': 1.75, 'stroke-linecap': 'round', 'stroke-linejoin': 'round' })
 
 function iconRule(selector: string, icon: NonNullable<ButtonKind['icon']>): Rule {
   const mask = iconMask(icon)

@@ -4,10 +4,10 @@ import type { Page, Site } from '#core/site/schema'
 import { isContainer } from '#core/blocks/tree'
 import { picturesById } from '#core/site/tree'
 import type { ViewportUnit } from '#core/style/css-values'
-import { type Addresses, imageSources } from './image'
+import { type Addresses, fillPicture, imageFiles } from './image'
 import type { ListedPage } from '#core/blocks/element'
 import { fieldNames, labelOf } from './field-names'
-import { isBoxed, rulesOf } from './block-rules'
+import { isBoxed, type PicturesPrinted, rulesOf } from './block-rules'
 import { type DrawnIn, drawnIn, type Sights, sightsOf } from './drawn'
 import { element } from '#core/blocks/html'
 import { restyledSite, restyledPage } from '#core/site/directions'
@@ -50,6 +50,10 @@ export function createRenderer(options: RenderOptions) {
   let pictures = new Map<string, Site['pictures'][number]>()
   let pages: ListedPage[] = []
 
+  const find = (id: string) => pictures.get(id)
+  const manyFormats = options.addresses.sources && (options.addresses.formats?.length ?? 1) > 1
+  const printing: PicturesPrinted = { find, fill: fillPicture(options.addresses, find), boxed: manyFormats }
+
   /** Class names of the sections; worked out again only when sections come, go, move or change their names. */
   function classesOf(site: Site): Map<string, string> {
     let at = 0
@@ -73,7 +77,7 @@ export function createRenderer(options: RenderOptions) {
     const key = `${named}|${surround.key}|${form !== undefined}`
     const known = memory.get(block)
     if (known?.key === key) return known
-    const own = rulesOf(block, name, surround, site.breakpoints, options.viewportUnit)
+    const own = rulesOf(block, name, surround, site.breakpoints, options.viewportUnit, printing)
     let rules: readonly Rule[] = own
     const children: ElementContent[] = []
     if (isContainer(block)) {
@@ -100,9 +104,9 @@ export function createRenderer(options: RenderOptions) {
       children,
       inForm: form !== undefined,
       fieldName: (field) => (form && fieldNames(form).get(field.id)) ?? slug(labelOf(field) || field.input),
-      picture: (id) => pictures.get(id),
-      image: (one, picture) => imageSources(one, picture, { addresses, breakpoints: site.breakpoints, surround, drawn }),
-      boxed: isBoxed(block),
+      picture: find,
+      image: (one, picture) => imageFiles(one, picture, find, { addresses, breakpoints: site.breakpoints, surround, drawn }),
+      boxed: isBoxed(block, manyFormats),
       href: addresses.link,
       action: addresses.form,
       pages,

@@ -3,7 +3,7 @@ import { format } from 'hast-util-format'
 import { htmlText } from './html-text'
 import type { BlockOf } from '#core/blocks/index'
 import type { Page, Site } from '#core/site/schema'
-import type { Picture } from '#core/picture/picture'
+import type { Making, Picture, PictureFormat } from '#core/picture/picture'
 import { fallbackCss, familiesOf, type FontFile, fontFaceCss, fontFiles, needsSubset } from '#core/type/families'
 import type { Link } from '#core/values/link'
 import { element } from '#core/blocks/html'
@@ -16,14 +16,20 @@ import { inlineOnce, sharedRules, tokenDeclarations, usedTokens, withTokens } fr
 
 /** Where the files of a printed site are, seen from its pages; the stylesheet's own URLs are seen from the stylesheet. */
 export type SiteAddresses = {
-  picture: (picture: Picture, width: number | null) => string
+  picture: (picture: Picture, width: number | null, making?: Making) => string
   page: (page: Page) => string
   form: (form: BlockOf<'form'>) => string
   stylesheet: string
   font: (file: FontFile) => string
 }
 
-export type PrintOptions = { addresses: SiteAddresses; style: Layout; language?: string }
+export type PrintOptions = {
+  addresses: SiteAddresses
+  style: Layout
+  language?: string
+  /** Types of file that pictures are offered in; WebP alone, if nothing is said. */
+  formats?: readonly PictureFormat[] | undefined
+}
 
 export type PrintedSite = {
   pages: { page: Page; html: string }[]
@@ -162,7 +168,7 @@ export function printSite(site: Site, options: PrintOptions): PrintedSite {
     language,
     editing: false,
     viewportUnit: 'unit',
-    addresses: { picture: addresses.picture, sources: true, link, form: addresses.form },
+    addresses: { picture: addresses.picture, sources: true, formats: options.formats, link, form: addresses.form },
   })
   const sheet = () => element('link', { rel: ['stylesheet'], href: addresses.stylesheet }, [])
   const printed = site.pages.map((page) => ({ page, sections: render(site, page) }))

@@ -9,6 +9,7 @@ import type { Layout, Setting } from '#core/style/property'
 import { valueAt } from '#core/style/cascade'
 import type { Length } from '#core/values/length'
 import type { ViewportUnit } from '#core/style/css-values'
+import type { FillPicture } from '#core/style/fill-layers'
 
 /** What a container offers the blocks in it, for each range of widths. `key` is equal where all of it is equal. */
 export type Surround = {
@@ -141,6 +142,7 @@ export function settingAt(
   breakpoints: readonly Breakpoint[],
   index: number,
   viewportUnit: ViewportUnit,
+  picture?: FillPicture,
 ): Setting {
   const { layout, columns, inSection } = surround.ranges[index]!
   return {
@@ -150,5 +152,6 @@ export function settingAt(
     columns,
     inSection,
     viewportUnit,
+    ...(picture ? { picture } : {}),
   }
 }

@@ -15,7 +15,7 @@ import { type SharedBlock, sharedSchema } from './shared'
 
 export const FILE_FORMAT = 'yarrowfinch-site'
 /** Version of the file format. A file with a higher one is refused by name; see `upgrade.ts` for lower ones. */
-export const FILE_VERSION = 4
+export const FILE_VERSION = 5
 
 export const pageSchema = z.strictObject({
   id: idSchema,

@@ -1,4 +1,4 @@
-import type { Colour, Shadow } from '#core/values/colour'
+import { type Colour, layersOfShadow, type Shadow } from '#core/values/colour'
 import type { Length } from '#core/values/length'
 import { fluidToCss } from '#core/type/fluid'
 
@@ -32,8 +32,12 @@ export function colourToCss(colour: Colour): string {
 
 export function shadowToCss(shadow: Shadow): string {
   if ('token' in shadow) return shadow.token === 'none' ? 'none' : `var(--${shadow.token})`
-  const { x, y, blur, spread, colour } = shadow
-  return `${x}px ${y}px ${blur}px ${spread}px ${colourToCss(colour)}`
+  return layersOfShadow(shadow)
+    .map(
+      ({ x, y, blur, spread, colour, inset }) =>
+        `${inset ? 'inset ' : ''}${x}px ${y}px ${blur}px ${spread}px ${colourToCss(colour)}`,
+    )
+    .join(', ')
 }
 
 /** A length in words, with its unit: `24 px`, `space-4`, `38 to 76 px`. */

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { filterSchema, filterToCss } from './filters'
 import { frameSchema, frameToCss } from './frames'
+import { maskSchema, maskToCss } from './masks'
 import { property } from './property'
 import { colourSchema } from '#core/values/colour'
 
@@ -55,6 +56,21 @@ export const picture = {
     schema: frameSchema,
     applies: ['image'],
     css: (value) => [['clip-path', frameToCss(value)]],
+  }),
+  mask: property({
+    label: 'Mask',
+    column: 'picture',
+    schema: maskSchema,
+    applies: ['image'],
+    css: maskToCss,
+  }),
+  duotone: property({
+    label: 'Duotone',
+    column: 'picture',
+    /** The colours that black and white become. */
+    schema: z.strictObject({ dark: colourSchema, light: colourSchema }),
+    applies: ['image'],
+    css: () => [],
   }),
   scrim: property({
     label: 'Scrim',

@@ -1,5 +1,6 @@
 import type { z } from 'zod'
 import type { ViewportUnit } from './css-values'
+import type { FillPicture } from './fill-layers'
 import type { Trait, Traits } from './traits'
 
 export type Layout = 'grid' | 'row' | 'column' | 'overlay'
@@ -19,6 +20,8 @@ export type Setting = {
   /** True where it stands in a section itself, on the columns of the page. */
   inSection: boolean
   viewportUnit: ViewportUnit
+  /** Where the pictures of fills are found. */
+  picture?: FillPicture | undefined
 }
 
 /** One CSS declaration. */

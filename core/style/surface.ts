@@ -1,35 +1,19 @@
 import { z } from 'zod'
+import { BLENDS } from './blends'
 import { colourToCss, lengthToCss, shadowToCss } from './css-values'
+import { fillLayersSchema, fillLayersToCss } from './fill-layers'
 import { contactShadow } from './light'
 import { property } from './property'
-import { colourSchema, shadowSchema } from '#core/values/colour'
+import { edgeShapeSchema } from './edge-shapes'
+import { filterSchema, filterToCss } from './filters'
+import { colourSchema, shadowSchema, textShadowSchema } from '#core/values/colour'
 import { lengthSchema } from '#core/values/length'
 
-/** How a block mixes with what lies under it (Compositing and Blending 1, 10). */
-export const BLENDS = [
-  'normal',
-  'multiply',
-  'screen',
-  'overlay',
-  'darken',
-  'lighten',
-  'color-dodge',
-  'color-burn',
-  'hard-light',
-  'soft-light',
-  'difference',
-  'exclusion',
-  'hue',
-  'saturation',
-  'color',
-  'luminosity',
-] as const
-
-const gradientSchema = z.strictObject({
-  angle: z.number().min(0).max(360),
-  from: colourSchema,
-  to: colourSchema,
-})
+/** Four lengths in px, as short as CSS lets them be. */
+const fourSides = (value: readonly number[]) => {
+  const sides = value.map((one) => (one === 0 ? '0' : `${one}px`))
+  return sides.every((one) => one === sides[0]) ? sides[0]! : sides.join(' ')
+}
 
 /** Colours, edges, corners and shadows of a block's box. */
 export const surface = {
@@ -49,12 +33,12 @@ export const surface = {
     onHover: true,
     css: (value) => [['background-color', colourToCss(value)]],
   }),
-  gradient: property({
-    label: 'Gradient',
+  fillLayers: property({
+    label: 'Fill layers',
     column: 'surface',
-    schema: gradientSchema,
-    applies: ['gradient'],
-    css: ({ angle, from, to }) => [['background-image', `linear-gradient(${angle}deg, ${colourToCss(from)}, ${colourToCss(to)})`]],
+    schema: fillLayersSchema,
+    applies: ['layers'],
+    css: (value, at) => fillLayersToCss(value, at.picture),
   }),
   edgeWidth: property({
     label: 'Edge',
@@ -69,6 +53,38 @@ export const surface = {
     schema: z.enum(['all', 'top', 'bottom', 'left', 'right', 'top-bottom']),
     applies: ['box'],
     css: (value) => [['border-style', EDGE_SIDES[value]]],
+  }),
+  edgeWidths: property({
+    label: 'Edges side by side',
+    column: 'surface',
+    /** Px, from the top clockwise. */
+    schema: z.array(z.number().min(0).max(60)).length(4),
+    applies: ['box'],
+    css: (value) => [['border-width', fourSides(value)]],
+  }),
+  edgeLine: property({
+    label: 'Line of the edge',
+    column: 'surface',
+    schema: z.enum(['solid', 'dashed', 'dotted', 'double']),
+    applies: ['box', 'line'],
+    // How it meets the sides that have none is said where both are known.
+    css: (value, at) => (at.traits.has('line') ? [['border-block-start-style', value]] : []),
+  }),
+  outline: property({
+    label: 'Outline',
+    column: 'surface',
+    /** Width and distance from the edge, px: one below nought lies inside. */
+    schema: z.strictObject({
+      width: z.number().min(0.5).max(60),
+      offset: z.number().min(-200).max(200),
+      line: z.enum(['solid', 'dashed', 'dotted', 'double']).optional(),
+      colour: colourSchema,
+    }),
+    applies: ['box'],
+    css: ({ width, offset, line = 'solid', colour }) => [
+      ['outline', `${width}px ${line} ${colourToCss(colour)}`],
+      ['outline-offset', `${offset}px`],
+    ],
   }),
   edgeColour: property({
     label: 'Edge colour',
@@ -93,7 +109,7 @@ export const surface = {
     /** Px, from the top left one clockwise. */
     schema: z.array(z.number().min(0).max(2000)).length(4),
     applies: ['box'],
-    css: (value) => [['border-radius', value.map((one) => (one === 0 ? '0' : `${one}px`)).join(' ')]],
+    css: (value) => [['border-radius', fourSides(value)]],
   }),
   shadow: property({
     label: 'Shadow',
@@ -102,6 +118,15 @@ export const surface = {
     applies: ['box'],
     onHover: true,
     css: (value) => [['box-shadow', shadowToCss(value)]],
+  }),
+  textShadow: property({
+    label: 'Shadow of the words',
+    column: 'surface',
+    schema: textShadowSchema,
+    applies: ['type'],
+    css: (value) => [
+      ['text-shadow', value.map(({ x, y, blur, colour }) => `${x}px ${y}px ${blur}px ${colourToCss(colour)}`).join(', ')],
+    ],
   }),
   contact: property({
     label: 'Contact shadow',
@@ -125,13 +150,34 @@ export const surface = {
     applies: 'all',
     css: (value) => [['mix-blend-mode', value]],
   }),
-  backdropBlur: property({
-    label: 'Blurs what is behind',
+  behind: property({
+    label: 'What is behind it',
     column: 'surface',
-    /** Px. */
-    schema: z.number().min(0).max(60),
+    schema: filterSchema,
     applies: ['box'],
-    css: (value) => [['backdrop-filter', value === 0 ? 'none' : `blur(${value}px)`]],
+    css: (value) => [['backdrop-filter', filterToCss(value)]],
+  }),
+  around: property({
+    label: 'Scrim around it',
+    column: 'surface',
+    schema: colourSchema,
+    applies: ['box'],
+    // As far as any window reaches; what holds the block cuts it off.
+    css: (value) => [['box-shadow', `0 0 0 200vmax ${colourToCss(value)}`]],
+  }),
+  topShape: property({
+    label: 'Shape of the top edge',
+    column: 'surface',
+    schema: edgeShapeSchema,
+    applies: ['band'],
+    css: () => [],
+  }),
+  bottomShape: property({
+    label: 'Shape of the bottom edge',
+    column: 'surface',
+    schema: edgeShapeSchema,
+    applies: ['band'],
+    css: () => [],
   }),
   underline: property({
     label: 'Underline',
@@ -152,7 +198,7 @@ export const surface = {
 }
 
 /** `border-style` of the four sides, in CSS order: top, right, bottom, left. */
-const EDGE_SIDES = {
+export const EDGE_SIDES = {
   all: 'solid',
   top: 'solid none none',
   bottom: 'none none solid',

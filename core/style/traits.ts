@@ -23,8 +23,8 @@ export const TRAITS = [
   'box',
   /** Is nothing but a line. */
   'line',
-  /** Its box may be filled with a gradient. */
-  'gradient',
+  /** Its box may be filled in several layers. */
+  'layers',
   /** May stand on the ground with a shadow under it. */
   'contact',
   /** Its words may be underlined. */

@@ -1,14 +1,14 @@
 import { readFont } from '../fonts'
-import { pictureAt, readOriginal } from '../pictures'
+import { formatsAsked, wantedBytes } from '../pictures'
 import { markExported } from '../sites'
 import { exportFiles } from '../web-export'
 import { inThread } from '../threads/pool'
 import type { Format } from './format'
 
 /** Files that are packed already. */
-const PACKED = /\.(webp|woff2)$/
+const PACKED = /\.(webp|avif|jpg|png|woff2)$/
 
-/** The export as a zip: pages, stylesheet, pictures and fonts; minified with `?style=minified`. */
+/** The export as a zip: pages, stylesheet, pictures and fonts; minified with `?style=minified`, pictures in three formats with `?pictures=three`. */
 export const web: Format = {
   what: 'pages, stylesheet, pictures and fonts',
   extension: '.zip',
@@ -19,8 +19,9 @@ export const web: Format = {
     const { files } = await exportFiles(
       site,
       query.get('style') === 'minified' ? 'minified' : 'readable',
-      (picture, width) => (width === null ? readOriginal(store, picture.hash) : pictureAt(store, picture.hash, width, owner)),
+      (picture, width, making) => wantedBytes(store, { picture, width, making }, owner),
       (name) => readFont(name, store.folder),
+      formatsAsked(query),
     )
     return inThread(
       owner,

@@ -2,6 +2,7 @@ import { zipSync, type Zippable } from 'fflate'
 import { readSiteFile, writeSiteZip } from '#core/formats/site-zip'
 import { cleanSvg } from '#core/formats/svg'
 import { webFiles, type WebFiles } from '#core/formats/web-files'
+import type { PictureFormat } from '#core/picture/picture'
 import type { Layout } from '#core/render/rules'
 import type { Site } from '#core/site/schema'
 import { markdownOfDocx } from './docx'
@@ -10,9 +11,11 @@ import { cutTo, readFontFile } from './font-file'
 /** The files of an export as they come from another thread: functions do not travel. */
 export type Printed = Omit<WebFiles, 'characters'> & { characters: string }
 
-function print({ site, style, forms }: { site: Site; style: Layout; forms: 'exported' | 'played' }): Printed {
+type Printing = { site: Site; style: Layout; forms: 'exported' | 'played'; formats: readonly PictureFormat[] }
+
+function print({ site, style, forms, formats }: Printing): Printed {
   // Forms of a played page reach the local inbox, wherever the export would send them.
-  const files = webFiles(site, style, forms === 'played' ? (form) => `forms/${form.id}` : undefined)
+  const files = webFiles(site, style, forms === 'played' ? (form) => `forms/${form.id}` : undefined, formats)
   return { ...files, characters: files.characters() }
 }
 

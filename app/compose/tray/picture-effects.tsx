@@ -1,4 +1,3 @@
-import type { Filter } from '#core/style/filters'
 import { type Frame, parsePoints, pointsText } from '#core/style/frames'
 import { Row } from '../../fields/row'
 import type { StyleAccess } from '../../fields/use-style'
@@ -6,6 +5,8 @@ import { Choice } from '../../ui/choice'
 import { ListField } from '../../ui/list-field'
 import { NumberField } from '../../ui/number-field'
 import { MIXED } from './fields'
+import { FilterRows } from './filter-rows'
+import { DuotoneRow, MaskRows } from './mask-rows'
 
 const FRAMES = [
   { value: 'none', label: 'None' },
@@ -29,14 +30,6 @@ const FLIPS = [
   { value: 'down', label: 'Upside down' },
   { value: 'both', label: 'Both' },
 ] as const
-const FILTERS: { name: keyof Filter; label: string; unit: '%' | 'px'; usual: number; most: number }[] = [
-  { name: 'brightness', label: 'Brightness', unit: '%', usual: 1, most: 300 },
-  { name: 'contrast', label: 'Contrast', unit: '%', usual: 1, most: 300 },
-  { name: 'saturation', label: 'Saturation', unit: '%', usual: 1, most: 300 },
-  { name: 'greyscale', label: 'Greyscale', unit: '%', usual: 0, most: 100 },
-  { name: 'blur', label: 'Blur', unit: 'px', usual: 0, most: 60 },
-]
-
 /** The outline of a picture, its zoom, whether it is flipped, and its light: nothing of it changes the file. */
 export function PictureEffects({ style }: { style: StyleAccess }) {
   const zoom = style.get('zoom')
@@ -65,7 +58,9 @@ export function PictureEffects({ style }: { style: StyleAccess }) {
           onChange={(flip) => style.set({ flip: flip === 'none' && style.scope === 'base' ? null : flip })}
         />
       </Row>
-      <FilterRows style={style} />
+      <MaskRows style={style} />
+      <DuotoneRow style={style} />
+      <FilterRows style={style} name="filter" title="Filters" />
     </>
   )
 }
@@ -124,39 +119,5 @@ function FrameRow({ style }: { style: StyleAccess }) {
         </Row>
       )}
     </>
-  )
-}
-
-function FilterRows({ style }: { style: StyleAccess }) {
-  const filter = style.get('filter')
-  const set = ({ name, usual }: (typeof FILTERS)[number], value: number | null) => {
-    const { [name]: _, ...others } = filter ?? {}
-    const next = value === null || value === usual ? others : { ...others, [name]: value }
-    style.set({ filter: Object.keys(next).length === 0 && style.scope === 'base' ? null : next })
-  }
-  return (
-    <details className="group" open={filter !== undefined}>
-      <summary className="min-h-6 cursor-pointer text-ink-2 underline">Filters</summary>
-      {FILTERS.map((one) => {
-        const value = filter?.[one.name]
-        const scale = one.unit === '%' ? 100 : 1
-        return (
-          <Row key={one.name} label={one.label} style={style} names={one.name === 'brightness' ? ['filter'] : []}>
-            <NumberField
-              className="flex-1"
-              label={one.label}
-              unit={one.unit}
-              placeholder={style.isMixed('filter') ? MIXED : String(one.usual * scale)}
-              value={value === undefined ? null : Number((value * scale).toFixed(1))}
-              least={0}
-              most={one.most}
-              step={one.unit === '%' ? 5 : 1}
-              onClear={() => set(one, null)}
-              onChange={(figure) => set(one, figure / scale)}
-            />
-          </Row>
-        )
-      })}
-    </details>
   )
 }

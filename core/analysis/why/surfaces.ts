@@ -31,8 +31,8 @@ export const SURFACE_RULES: readonly WhyRule[] = [
   ({ block, values }) => {
     const plain = block.kind === 'text' || block.kind === 'heading' || block.kind === 'eyebrow' || block.kind === 'quote'
     const box = plain || block.kind === 'list' || block.kind === 'section' || (block.kind === 'group' && !hasBoxOfGuide(block))
-    const { fill, gradient, edgeWidth, shadow, contact } = { ...values, ...block.style.hover }
-    return values.corner !== undefined && box && [fill, gradient, edgeWidth, shadow, contact].every((one) => one === undefined)
+    const { fill, fillLayers, edgeWidth, shadow, contact } = { ...values, ...block.style.hover }
+    return values.corner !== undefined && box && [fill, fillLayers, edgeWidth, shadow, contact].every((one) => one === undefined)
       ? {
           property: 'corner',
           sentence: 'It has no fill, edge or shadow, so its corners are not seen.',
