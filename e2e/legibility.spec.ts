@@ -70,8 +70,8 @@ test('words over a picture are measured as Chromium paints it, and the offered s
     const { data, info } = await shot.raw().toBuffer({ resolveWithObject: true })
     await visit.close()
     const part = { left: 0, top: 0, width: info.width, height: info.height }
-    const asked = { pixels: new Uint8ClampedArray(data), part, box: part, lines, patch: size * 0.5 }
-    return legibilityOf({ ...asked, ink: { r: 255, g: 255, b: 255, a: 1 } }, [])!.worst.ratio
+    const asked = { pixels: new Uint8ClampedArray(data), part, lines, patch: size * 0.5 }
+    return legibilityOf({ ...asked, ink: { r: 255, g: 255, b: 255, a: 1 } })!.worst.ratio
   }
   await expect(finding).toContainText('3 : 1 is needed')
   await expect(page.locator('[data-view="1280"] [data-worst-patch]')).toBeVisible()

@@ -1,6 +1,7 @@
 import { EdgeDrag } from './edge-drag'
 import { GradientHandles } from './fills/gradient-handles'
 import { GuideLines } from './guide-lines'
+import { HeatLayer } from './heat-layer'
 import { SharedMarks } from './shared-marks'
 import { SpaceDrag } from './space-drag'
 import { StickyRange } from './sticky-range'
@@ -12,6 +13,7 @@ export function SelectionExtras({ index }: { index: number }) {
     <>
       <EdgeDrag index={index} />
       <GuideLines index={index} />
+      <HeatLayer index={index} />
       <WorstPatch index={index} />
       <GradientHandles index={index} />
       <SharedMarks index={index} />

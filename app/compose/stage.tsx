@@ -4,6 +4,7 @@ import { boxOf, useFrames } from '../live/frames'
 import { createViewRenderer } from '../live/rendering'
 import { openViews, toggleView } from '../session/desk'
 import { pageOf } from '../session/store'
+import { useShownSite } from '../session/tried'
 import { View } from './view'
 
 /** Height of the captions over the views, px. */
@@ -34,8 +35,9 @@ const sameRows = (a: Rows, b: Rows) =>
 /** The views, side by side, their sections aligned row by row. */
 export function Stage() {
   const store = useSessionStore()
-  const site = useSession((state) => state.session.site)
-  const page = useSession(pageOf)
+  const site = useShownSite()
+  const pageId = useSession((state) => pageOf(state).id)
+  const page = site.pages.find((one) => one.id === pageId)!
   const shown = useSession((state) => state.shown)
   const zooms = useSession((state) => state.zooms)
   const stage = useRef<HTMLDivElement>(null)

@@ -1,11 +1,5 @@
 import { expect, test } from 'vitest'
-import { readRgba, sideOf } from './words-over'
-
-test('computed colours are read, with their opacity', () => {
-  expect(readRgba('rgb(12, 34, 56)')).toEqual({ r: 12, g: 34, b: 56, a: 1 })
-  expect(readRgba('rgba(12, 34, 56, 0.5)')).toEqual({ r: 12, g: 34, b: 56, a: 0.5 })
-  expect(readRgba('color(display-p3 1 0 0)')).toBeUndefined()
-})
+import { sideOf } from './words-over'
 
 test('a scrim begins at the side that the words are nearest to', () => {
   const box = { width: 1000, height: 500 }

@@ -1,140 +1,133 @@
 import { type Remote, wrap } from 'comlink'
 import { neededRatio } from '#core/analysis/contrast'
-import type { Block } from '#core/blocks/index'
 import { hexOf } from '#core/colour/contrast'
-import { rangeAt } from '#core/grid/columns'
-import { luminance, ratioOf } from '#core/legibility/legibility'
-import type { Rgba, Tint } from '#core/legibility/tint'
+import { columnWidth, rangeAt } from '#core/grid/columns'
+import { isUneven, type Layer } from '#core/legibility/layers'
+import { type Heat, luminance, ratioOf } from '#core/legibility/legibility'
+import type { Rect } from '#core/legibility/crop'
+import { readRgba, type Rgba, rgbaOf } from '#core/legibility/rgba'
+import { columnsAt, surroundAt } from '#core/render/surround'
 import type { Site } from '#core/site/schema'
 import type { Place } from '#core/site/tree'
-import { valuesByRange } from '#core/style/cascade'
-import { filterToCss } from '#core/style/filters'
 import type { Colour } from '#core/values/colour'
 import type { StageView } from '../live/frames'
-import type { LegibilityWorker, Measured, Measuring } from '../workers/legibility'
+import type { Behind, LegibilityWorker, Measured, Measuring } from '../workers/legibility'
+import { type Stack, stackBehind } from './stack-behind'
 
 let worker: Remote<LegibilityWorker> | undefined
 const legibility = () =>
   (worker ??= wrap<LegibilityWorker>(new Worker(new URL('../workers/legibility.ts', import.meta.url), { type: 'module' })))
 
-/** A colour as the browser has computed it, `rgb()` or `rgba()`. */
-export function readRgba(text: string): Rgba | undefined {
-  const found = /^rgba?\(\s*([\d.]+)[,\s]+([\d.]+)[,\s]+([\d.]+)(?:\s*[,/]\s*([\d.]+))?\s*\)$/.exec(text)
-  if (!found) return undefined
-  const [r, g, b] = found.slice(1, 4).map(Number)
-  return { r: r!, g: g!, b: b!, a: found[4] === undefined ? 1 : Number(found[4]) }
-}
-
-function rgbOf(hex: string): Tint['colour'] {
-  const [r, g, b] = [1, 3, 5].map((at) => Number.parseInt(hex.slice(at, at + 2), 16))
-  return { r: r!, g: g!, b: b! }
-}
-
-/** The picture that lies behind a block at one range of widths, with what holds both. */
-function pictureBehind(site: Site, place: Place, range: number): { picture: Block; depth: number } | undefined {
-  for (let depth = place.ancestors.length - 1; depth >= 0; depth--) {
-    const picture = place.ancestors[depth]!.children.find((one: Block) => {
-      const { position, shown } = valuesByRange(one.style, site.breakpoints)[range]!
-      return one.kind === 'picture' && one.picture !== undefined && !one.hidden && position === 'backdrop' && shown !== false
-    })
-    if (picture) return { picture: picture as Block, depth }
-  }
-  return undefined
-}
-
 /** The ink or the ground of the guide, whichever is further from the ink of words: what a scrim under them is made of. */
-function scrimUnder(site: Site, ink: Rgba): { colour: Colour; rgb: Tint['colour'] } | undefined {
+function scrimUnder(site: Site, ink: Rgba): { colour: Colour; rgba: Rgba } | undefined {
   const light = luminance(ink.r, ink.g, ink.b)
   const found = (['ink', 'ground'] as const).flatMap((role) => {
     const hex = hexOf({ role }, site.guide.colours)
-    return hex ? [{ colour: { role }, rgb: rgbOf(hex) }] : []
+    return hex ? [{ colour: { role }, rgba: rgbaOf(hex) }] : []
   })
-  const far = ({ rgb }: { rgb: Tint['colour'] }) => ratioOf(luminance(rgb.r, rgb.g, rgb.b), light)
+  const far = ({ rgba }: { rgba: Rgba }) => ratioOf(luminance(rgba.r, rgba.g, rgba.b), light)
   return found.sort((a, b) => far(b) - far(a))[0]
 }
 
 export type OverPicture = {
   view: number
   width: number
-  picture: string
+  scrimmed: NonNullable<Stack['scrimmed']>
+  /** The blocks whose pictures could be blurred, the uppermost first. */
+  picture: string | undefined
   scrim: Colour
   angle: number
   needed: number
   measured: Measured
+  /** First column of the words now; nothing where they do not stand on columns. */
+  start: number | undefined
   /** The worst patch, px of the page. */
-  worst: { left: number; top: number; width: number; height: number }
+  worst: Rect
 }
 
 /** Side of the patches in parts of the size of the letters: about the width of one. */
 const PATCH = 0.5
 
+/** Where the words of a block are in a view, and how they are set. */
+function wordsIn(place: Place, view: StageView) {
+  const element = view.frame.find(place.block.id)
+  if (!element) return undefined
+  const text = view.frame.document.createRange()
+  text.selectNodeContents(element)
+  const lines = [...text.getClientRects()]
+    .filter((one) => one.width > 1 && one.height > 1)
+    .map(({ left, top, width, height }): Rect => ({ left, top, width, height }))
+  const style = view.frame.document.defaultView!.getComputedStyle(element)
+  const ink = readRgba(style.color)
+  if (lines.length === 0 || !ink) return undefined
+  const [left, top] = [Math.min(...lines.map((one) => one.left)), Math.min(...lines.map((one) => one.top))]
+  const right = Math.max(...lines.map((one) => one.left + one.width))
+  const bottom = Math.max(...lines.map((one) => one.top + one.height))
+  const size = Number.parseFloat(style.fontSize)
+  const rect: Rect = { left, top, width: right - left, height: bottom - top }
+  return { lines, rect, ink, size, weight: Number(style.fontWeight) || 400 }
+}
+
+/** The same rectangle counted from a corner. */
+const from = (corner: { left: number; top: number }, rect: Rect): Rect => ({
+  ...rect,
+  left: rect.left - corner.left,
+  top: rect.top - corner.top,
+})
+
+const layersFrom = (layers: readonly Layer[], corner: { left: number; top: number }): Layer[] =>
+  layers.map((one) => ({ ...one, rect: from(corner, one.rect) }))
+
+/** Other first columns that words could have in the grid around them, and how far across each is, px. */
+function otherPlaces(site: Site, place: Place, view: StageView, range: number) {
+  const at = surroundAt(site, place).ranges[range]!
+  const container = view.frame.find(place.block.id)?.parentElement
+  const { span, start } = columnsAt(site, place, range)
+  if (at.layout !== 'grid' || !container || span >= at.columns) return undefined
+  const style = view.frame.document.defaultView!.getComputedStyle(container)
+  const inner =
+    container.getBoundingClientRect().width - Number.parseFloat(style.paddingLeft) - Number.parseFloat(style.paddingRight)
+  const grid = { columns: at.columns, gutter: Number.parseFloat(style.columnGap) || 0, margin: 0, container: inner }
+  const step = columnWidth(grid, inner) + grid.gutter
+  const left = container.getBoundingClientRect().left + Number.parseFloat(style.paddingLeft)
+  const now = start ?? Math.round((view.frame.find(place.block.id)!.getBoundingClientRect().left - left) / step) + 1
+  const others = Array.from({ length: at.columns - span + 1 }, (_, i) => i + 1).filter((one) => one !== now)
+  return { now, left, width: inner, places: others.map((one) => ({ start: one, across: (one - now) * step })) }
+}
+
 /**
- * Measures the words of a block over the picture behind them in a view: what lies between, the picture's crop and its
- * scrim are as they are there.
- * @returns nothing where no picture is behind them, or where something solid is in between
+ * Measures the words of a block over what is behind them in a view: pictures with their crops and scrims, gradients and
+ * tints, as they are there.
+ * @returns nothing where all behind them is even
  */
 export async function measureOver(site: Site, place: Place, view: StageView): Promise<OverPicture | undefined> {
   const range = rangeAt(site.breakpoints, view.width)
-  const behind = pictureBehind(site, place, range)
-  const element = view.frame.find(place.block.id)
-  const back = behind && view.frame.find(behind.picture.id)
-  const chosen = behind && site.pictures.find((one) => behind.picture.kind === 'picture' && one.id === behind.picture.picture)
-  if (!behind || !element || !back || !chosen || behind.picture.kind !== 'picture') return undefined
-  const { defaultView: window } = view.frame.document
-  const style = window!.getComputedStyle(element)
-  const ink = readRgba(style.color)
-  const under = ink && scrimUnder(site, ink)
-  if (!ink || !under) return undefined
-
-  const tints: Tint[] = []
-  const between = [...place.ancestors.slice(behind.depth + 1), place.block]
-  for (const one of between) {
-    const fill = readRgba(window!.getComputedStyle(view.frame.find(one.id)!).backgroundColor)
-    if (fill?.a === 1) return undefined
-    if (fill && fill.a > 0) tints.push({ colour: fill, from: fill.a, to: fill.a, angle: 0 })
-  }
-  const values = valuesByRange(behind.picture.style, site.breakpoints)[range]!
-  const scrimHex = values.scrim && hexOf(values.scrim.colour, site.guide.colours)
-  const alpha = values.scrim?.colour.alpha ?? 1
-  const scrim: Tint[] =
-    values.scrim && scrimHex
-      ? [{ colour: rgbOf(scrimHex), from: values.scrim.from * alpha, to: values.scrim.to * alpha, angle: values.scrim.angle }]
-      : []
-
-  const around = back.getBoundingClientRect()
-  const text = view.frame.document.createRange()
-  text.selectNodeContents(element)
-  const rects = [...text.getClientRects()].filter((one) => one.width > 1 && one.height > 1)
-  const left = Math.max(around.left, Math.min(...rects.map((one) => one.left)))
-  const top = Math.max(around.top, Math.min(...rects.map((one) => one.top)))
-  const right = Math.min(around.right, Math.max(...rects.map((one) => one.right)))
-  const bottom = Math.min(around.bottom, Math.max(...rects.map((one) => one.bottom)))
-  const [width, height] = [Math.round(right - left), Math.round(bottom - top)]
-  if (rects.length === 0 || width < 1 || height < 1) return undefined
-  const size = Number.parseFloat(style.fontSize)
-  const needed = neededRatio(size, Number(style.fontWeight) || 400)
-  const angle = sideOf((left + right) / 2 - around.left, (top + bottom) / 2 - around.top, around)
+  const words = wordsIn(place, view)
+  const under = words && scrimUnder(site, words.ink)
+  if (!words || !under) return undefined
+  const stack = stackBehind(site, place, view, range, words.rect)
+  const { scrimmed } = stack
+  if (!scrimmed || !stack.layers.some(isUneven)) return undefined
+  const others = otherPlaces(site, place, view, range)
+  const [left, right] = others
+    ? [Math.min(words.rect.left, others.left), Math.max(words.rect.left + words.rect.width, others.left + others.width)]
+    : [words.rect.left, words.rect.left + words.rect.width]
+  const corner = { left: Math.round(left), top: Math.round(words.rect.top) }
+  const needed = neededRatio(words.size, words.weight)
+  const middle = { x: words.rect.left + words.rect.width / 2, y: words.rect.top + words.rect.height / 2 }
+  const angle = sideOf(middle.x - scrimmed.rect.left, middle.y - scrimmed.rect.top, scrimmed.rect)
+  const inkHex = (role: string) => hexOf({ role }, site.guide.colours)
   const asked: Measuring = {
-    url:
-      chosen.type === 'image/svg+xml' ? `/pictures/${chosen.hash}` : `/pictures/${chosen.hash}?w=${Math.min(chosen.width, 1600)}`,
-    crop: {
-      fit: values.fit ?? 'cover',
-      focal: values.focal ?? { x: 50, y: 50 },
-      ...(values.zoom ? { zoom: values.zoom } : {}),
-      ...(values.flip ? { flip: values.flip } : {}),
-    },
-    filter: values.filter ? filterToCss(values.filter) : 'none',
-    ground: window!.getComputedStyle(view.frame.document.body).backgroundColor,
-    part: { left: left - around.left, top: top - around.top, width, height },
-    box: { width: around.width, height: around.height },
-    lines: rects.map((one) => ({ left: one.left - left, top: one.top - top, width: one.width, height: one.height })),
-    patch: Math.max(4, size * PATCH),
-    ink,
-    tints: [...scrim, ...tints],
-    scrims: scrim.length,
+    part: { width: Math.max(1, Math.round(right - corner.left)), height: Math.max(1, Math.round(words.rect.height)) },
+    ground: stack.ground,
+    layers: layersFrom(stack.layers, corner),
+    lines: words.lines.map((one) => from(corner, one)),
+    patch: Math.max(4, words.size * PATCH),
+    ink: words.ink,
     needed,
-    scrim: under.rgb,
-    angle,
+    scrim: { after: scrimmed.after, instead: scrimmed.instead, rect: from(corner, scrimmed.rect), colour: under.rgba, angle },
+    inks: site.guide.colours.map(({ role }) => ({ role, colour: rgbaOf(inkHex(role)!) })),
+    places: others?.places ?? [],
   }
   const measured = await legibility().of(asked)
   if (!measured) return undefined
@@ -142,13 +135,44 @@ export async function measureOver(site: Site, place: Place, view: StageView): Pr
   return {
     view: view.index,
     width: view.width,
-    picture: behind.picture.id,
+    scrimmed,
+    picture: scrimmed.kind === 'scrim' ? scrimmed.block : undefined,
     scrim: under.colour,
     angle,
     needed,
     measured,
-    worst: { ...patch, left: patch.left + left, top: patch.top + top },
+    start: others?.now,
+    worst: { ...patch, left: patch.left + corner.left, top: patch.top + corner.top },
   }
+}
+
+/** Contrast of an ink with each place of a view about the words, and what they need there. */
+export type HeatOver = { heat: Heat; rect: Rect; needed: number }
+
+/** Most pixels that a heat layer looks at. */
+const MOST_HEAT = 2_000_000
+
+/** Where words of a block could stand over what is behind them: the contrast of their ink over all that holds them. */
+export async function heatOver(site: Site, place: Place, view: StageView): Promise<HeatOver | undefined> {
+  const range = rangeAt(site.breakpoints, view.width)
+  const words = wordsIn(place, view)
+  const section = view.frame.find(place.ancestors[0]?.id ?? place.block.id)
+  if (!words || !section) return undefined
+  const box = section.getBoundingClientRect()
+  const stack = stackBehind(site, place, view, range, words.rect)
+  if (!stack.layers.some(isUneven)) return undefined
+  // A section that is higher than the pixels allow is looked at about the words.
+  const height = Math.min(box.height, MOST_HEAT / box.width)
+  const top = Math.max(box.top, Math.min(words.rect.top - height / 2, box.bottom - height))
+  const rect: Rect = { left: Math.round(box.left), top: Math.round(top), width: Math.round(box.width), height: Math.round(height) }
+  const asked: Behind & { ink: Rgba; patch: number } = {
+    part: rect,
+    ground: stack.ground,
+    layers: layersFrom(stack.layers, rect),
+    ink: words.ink,
+    patch: Math.max(8, words.size * PATCH),
+  }
+  return { heat: await legibility().heat(asked), rect, needed: neededRatio(words.size, words.weight) }
 }
 
 /** Direction of a gradient that begins at the side of its box which a point is nearest to, degrees as in CSS. */

@@ -1,11 +1,11 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { wcagContrast } from 'culori'
-import { leastScrim, legibilityOf, luminance, ratioOf, type Words } from './legibility'
-import { strengthAt, tinted } from './tint'
+import { heatOf, leastStrength, legibilityOf, luminance, ratioOf, type Words } from './legibility'
+import { type Paint, painted } from './painted'
 
 const WHITE = { r: 255, g: 255, b: 255, a: 1 }
-const BLACK = { r: 0, g: 0, b: 0 }
+const BLACK = { r: 0, g: 0, b: 0, a: 1 }
 
 /** Words over pixels of a size, each given by its place. */
 function over(width: number, height: number, grey: (x: number, y: number) => number, ink = WHITE): Words {
@@ -15,7 +15,7 @@ function over(width: number, height: number, grey: (x: number, y: number) => num
     pixels[n * 4 + 3] = 255
   }
   const part = { left: 0, top: 0, width, height }
-  return { pixels, part, box: { width, height }, lines: [part], patch: 10, ink }
+  return { pixels, part, lines: [part], patch: 10, ink }
 }
 
 describe('legibility', () => {
@@ -30,51 +30,28 @@ describe('legibility', () => {
   })
 
   test('names the worst patch, and where it is', () => {
-    const found = legibilityOf(
-      over(100, 20, (x) => (x >= 40 && x < 50 ? 200 : 20)),
-      [],
-    )!
+    const found = legibilityOf(over(100, 20, (x) => (x >= 40 && x < 50 ? 200 : 20)))!
     expect(found.worst.patch).toMatchObject({ left: 40, width: 10 })
     expect(found.worst.ratio).toBeCloseTo(wcagContrast('#ffffff', '#c8c8c8'), 3)
     expect(found.mean).toBeGreaterThan(found.fifth)
   })
 
   test('of an ink that lets through is less than of one that does not', () => {
-    const solid = legibilityOf(
-      over(20, 20, () => 60),
-      [],
-    )!
-    const thin = legibilityOf(
-      over(20, 20, () => 60, { ...WHITE, a: 0.5 }),
-      [],
-    )!
+    const solid = legibilityOf(over(20, 20, () => 60))!
+    const thin = legibilityOf(over(20, 20, () => 60, { ...WHITE, a: 0.5 }))!
     expect(thin.worst.ratio).toBeLessThan(solid.worst.ratio)
   })
 
   test('is nothing where there are no lines', () => {
-    expect(legibilityOf({ ...over(20, 20, () => 60), lines: [] }, [])).toBeUndefined()
+    expect(legibilityOf({ ...over(20, 20, () => 60), lines: [] })).toBeUndefined()
   })
 })
 
-describe('a tint', () => {
-  test('runs along the gradient line of CSS', () => {
-    const tint = { colour: BLACK, from: 0.8, to: 0, angle: 90 }
-    const box = { width: 200, height: 100 }
-    expect(strengthAt(tint, 0, 50, box)).toBeCloseTo(0.8)
-    expect(strengthAt(tint, 100, 50, box)).toBeCloseTo(0.4)
-    expect(strengthAt({ ...tint, angle: 0 }, 10, 100, box)).toBeCloseTo(0.8)
-    // At 45 degrees the corners stand on the ends of the line.
-    expect(strengthAt({ ...tint, angle: 45 }, 0, 100, box)).toBeCloseTo(0.8)
-    expect(strengthAt({ ...tint, angle: 45 }, 200, 0, box)).toBeCloseTo(0)
-  })
-
-  test('of full strength is all that is seen, and of none nothing', () => {
-    const { pixels, part, box } = over(4, 4, () => 200)
-    const colour = { r: 10, g: 20, b: 30 }
-    expect([...tinted(pixels, part, box, [{ colour, from: 1, to: 1, angle: 0 }])].slice(0, 4)).toEqual([10, 20, 30, 255])
-    expect(tinted(pixels, part, box, [{ colour, from: 0, to: 0, angle: 0 }])).toEqual(pixels)
-  })
-})
+/** Words with a flat scrim over what is behind them. */
+const under = (words: Words, colour: typeof BLACK, strength: number): Words => {
+  const scrim: Paint = { kind: 'colour', colour: { ...colour, a: strength }, rect: { left: 0, top: 0, ...words.part } }
+  return { ...words, pixels: painted(words.pixels, words.part, [scrim]) }
+}
 
 describe('the least scrim', () => {
   test('reaches what is needed, and a hundredth less does not', () => {
@@ -82,10 +59,10 @@ describe('the least scrim', () => {
     fc.assert(
       fc.property(fc.array(grey, { minLength: 4, maxLength: 4 }), fc.constantFrom(3, 4.5), (list, needed) => {
         const words = over(40, 10, (x) => list[Math.floor(x / 10)]!)
-        const even = (strength: number) => ({ colour: BLACK, from: strength, to: strength, angle: 0 })
-        const least = leastScrim(words, needed, even)!
-        expect(legibilityOf(words, [even(least)])!.worst.ratio).toBeGreaterThanOrEqual(needed)
-        if (least > 0) expect(legibilityOf(words, [even(least - 0.01)])!.worst.ratio).toBeLessThan(needed)
+        const ratioAt = (strength: number) => legibilityOf(under(words, BLACK, strength))!.worst.ratio
+        const least = leastStrength(needed, ratioAt)!
+        expect(ratioAt(least)).toBeGreaterThanOrEqual(needed)
+        if (least > 0) expect(ratioAt(least - 0.01)).toBeLessThan(needed)
       }),
       { numRuns: 60 },
     )
@@ -93,6 +70,12 @@ describe('the least scrim', () => {
 
   test('is none where the scrim is of the ink’s own colour', () => {
     const words = over(40, 10, () => 200)
-    expect(leastScrim(words, 4.5, (strength) => ({ colour: WHITE, from: strength, to: strength, angle: 0 }))).toBeUndefined()
+    expect(leastStrength(4.5, (strength) => legibilityOf(under(words, WHITE, strength))!.worst.ratio)).toBeUndefined()
   })
+})
+
+test('heat is the contrast of each cell', () => {
+  const { columns, rows, ratios } = heatOf({ ...over(40, 20, (x) => (x < 20 ? 0 : 255)) })
+  expect([columns, rows]).toEqual([4, 2])
+  expect([...ratios].map((one) => Math.round(one))).toEqual([21, 21, 1, 1, 21, 21, 1, 1])
 })

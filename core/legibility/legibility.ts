@@ -1,5 +1,5 @@
 import type { Rect, Size } from './crop'
-import { type Rgba, type Tint, tinted } from './tint'
+import type { Rgba } from './rgba'
 
 /** Light of one channel of sRGB, 0 to 255, from 0 to 1 (WCAG 2.2, definition of relative luminance). */
 const LIGHT = Float64Array.from({ length: 256 }, (_, value) => {
@@ -14,13 +14,11 @@ export const luminance = (r: number, g: number, b: number): number =>
 /** Contrast ratio of two luminances, 1 to 21 (WCAG 2.2). */
 export const ratioOf = (a: number, b: number): number => (Math.max(a, b) + 0.05) / (Math.min(a, b) + 0.05)
 
-/** Words over a picture: the pixels behind them, where their lines are among those, and how large their letters are. */
+/** Words over something: the pixels behind them, where their lines are among those, and how large their letters are. */
 export type Words = {
   pixels: Uint8ClampedArray
-  /** The part of the picture's box that the pixels show, px of the page. */
-  part: Rect
-  /** The whole box of the picture. */
-  box: Size
+  /** How many pixels there are, across and down. */
+  part: Size
   /** Lines of the words, from the top left corner of the part. */
   lines: readonly Rect[]
   /** Side of the patches that are looked at, px: about as wide as a letter. */
@@ -37,14 +35,13 @@ export type Legibility = {
   mean: number
 }
 
-/** The contrast of words with each patch behind them, under tints; nothing where they have no line. */
-export function legibilityOf({ pixels, part, box, lines, patch, ink }: Words, tints: readonly Tint[]): Legibility | undefined {
-  const seen = tints.length === 0 ? pixels : tinted(pixels, part, box, tints)
+/** The contrast of words with each patch behind them; nothing where they have no line. */
+export function legibilityOf({ pixels, part, lines, patch, ink }: Words): Legibility | undefined {
   const ratios: number[] = []
   let worst: Legibility['worst'] | undefined
   for (const line of lines) {
     for (const one of patchesOf(line, patch, part)) {
-      const ratio = ratioIn(seen, part.width, one, ink)
+      const ratio = ratioIn(pixels, part.width, one, ink)
       ratios.push(ratio)
       if (!worst || ratio < worst.ratio) worst = { ratio, patch: one }
     }
@@ -89,15 +86,15 @@ function ratioIn(pixels: Uint8ClampedArray, stride: number, { left, top, width, 
   return ratioOf(light / count, luminance(mixed(ink.r, r), mixed(ink.g, g), mixed(ink.b, b)))
 }
 
-/** Steps in which the strength of a scrim is looked for. */
+/** Steps in which the strength of a repair is looked for. */
 const STEPS = 100
 
 /**
- * The least scrim of a form with which the worst patch has a contrast, in hundredths; nothing where none has.
- * @param form makes the tint of a strength, 0 to 1; the stronger, the more contrast
+ * The least strength of a repair with which words have a contrast, in hundredths; nothing where none has.
+ * @param ratioAt gives the contrast at a strength, 0 to 1; the stronger, the more
  */
-export function leastScrim(words: Words, needed: number, form: (strength: number) => Tint): number | undefined {
-  const reaches = (step: number) => (legibilityOf(words, [form(step / STEPS)])?.worst.ratio ?? Infinity) >= needed
+export function leastStrength(needed: number, ratioAt: (strength: number) => number): number | undefined {
+  const reaches = (step: number) => ratioAt(step / STEPS) >= needed
   if (!reaches(STEPS)) return undefined
   let [low, high] = [0, STEPS]
   if (reaches(0)) return 0
@@ -107,4 +104,23 @@ export function leastScrim(words: Words, needed: number, form: (strength: number
     else low = middle
   }
   return high / STEPS
+}
+
+/** Contrast of an ink with each cell of a part, row by row: where words could stand. */
+export type Heat = { columns: number; rows: number; ratios: Float32Array }
+
+/** Looks at a part in cells of a side, px. */
+export function heatOf({ pixels, part, patch, ink }: Omit<Words, 'lines'>): Heat {
+  const columns = Math.max(1, Math.round(part.width / patch))
+  const rows = Math.max(1, Math.round(part.height / patch))
+  const ratios = new Float32Array(columns * rows)
+  const edge = (at: number, of: number, size: number) => Math.round((at * size) / of)
+  for (let row = 0; row < rows; row++)
+    for (let column = 0; column < columns; column++) {
+      const [left, top] = [edge(column, columns, part.width), edge(row, rows, part.height)]
+      const width = edge(column + 1, columns, part.width) - left
+      const height = edge(row + 1, rows, part.height) - top
+      ratios[row * columns + column] = ratioIn(pixels, part.width, { left, top, width, height }, ink)
+    }
+  return { columns, rows, ratios }
 }

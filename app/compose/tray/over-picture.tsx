@@ -1,21 +1,19 @@
-import { useEffect, useState } from 'react'
-import { currentOf } from '#core/site/directions'
+import { useEffect, useMemo, useState } from 'react'
 import { findBlock, type Place } from '#core/site/tree'
-import type { StyleValues } from '#core/style/registry'
 import { Finding } from '../../fields/row'
 import type { StyleAccess } from '../../fields/use-style'
 import { useFrames } from '../../live/frames'
 import { useSession, useSessionStore } from '../../session/context'
-import { edit } from '../../session/store'
+import { editAll } from '../../session/store'
 import { useRested } from '../../ui/lagging'
+import { type LegibilityRepair, legibilityRepairs } from '../legibility-repairs'
 import { measureOver, type OverPicture } from '../words-over'
 
-const FROM: Record<number, string> = { 90: 'left', 270: 'right', 180: 'top', 0: 'bottom' }
-
-/** How words over a picture can be read in each view, where they are read worst, and the least scrims that mend it. */
+/** How words over pictures and gradients can be read in each view, where they are read worst, and what mends it. */
 export function OverPictureFindings({ place, style }: { place: Place; style: StyleAccess }) {
   const store = useSessionStore()
   const frames = useFrames()
+  const heat = useSession((state) => state.heat)
   const site = useSession((state) => state.session.site)
   const layout = useRested(
     useSession((state) => state.layout),
@@ -25,10 +23,13 @@ export function OverPictureFindings({ place, style }: { place: Place; style: Sty
   const { id } = place.block
   useEffect(() => {
     let gone = false
-    // Each edit lays the views out anew, so what is measured follows the layouts alone.
-    const now = store.getState().session.site
-    const stands = findBlock(now, id)
-    const measuring = stands ? [...frames.values()].map((view) => measureOver(now, stands, view).catch(() => undefined)) : []
+    // Each edit lays the views out anew, so what is measured follows the layouts alone; what is only tried is not measured.
+    const { session, tried } = store.getState()
+    if (tried) return undefined
+    const stands = findBlock(session.site, id)
+    const measuring = stands
+      ? [...frames.values()].map((view) => measureOver(session.site, stands, view).catch(() => undefined))
+      : []
     void Promise.all(measuring).then((all) => {
       if (gone) return
       const measured = all.filter((one) => one !== undefined)
@@ -43,52 +44,58 @@ export function OverPictureFindings({ place, style }: { place: Place; style: Sty
       gone = true
     }
   }, [frames, id, layout, store])
-  useEffect(() => () => store.setState({ worstPatches: [] }), [store])
+  useEffect(() => () => store.setState({ worstPatches: [], tried: null, heat: false }), [store])
+  const scope = style.scope === 'hover' ? 'base' : style.scope
+  const repairs = useMemo(() => legibilityRepairs(site, place, scope, found), [site, place, scope, found])
   const [worst] = [...found].sort((a, b) => ratioIn(a) - ratioIn(b))
   if (!worst) return null
   const { found: legibility } = worst.measured
-  const fails = found.filter((one) => one.measured.found.worst.ratio < one.needed)
-  const strongest = (name: 'even' | 'sided') => {
-    const all = fails.map((one) => one.measured[name])
-    return all.every((one) => one !== undefined) ? Math.max(...all) : undefined
-  }
-  const [even, sided] = [strongest('even'), strongest('sided')]
-  const alone = currentOf(site).restyled[worst.picture] ? { direction: currentOf(site).id } : {}
-  const set = (scrim: StyleValues['scrim']) =>
-    edit(store, {
-      kind: 'style',
-      block: worst.picture,
-      scope: style.scope === 'hover' ? 'base' : style.scope,
-      values: { scrim },
-      ...alone,
-    })
-  const percent = (share: number) => Math.round(share * 100)
+  const well = legibility.worst.ratio >= worst.needed
   return (
-    <Finding well={fails.length === 0}>
+    <Finding well={well}>
       Over the picture {legibility.worst.ratio.toFixed(1)} : 1 at its worst, at {worst.width}
-      {fails.length > 0 ? ', where it is marked' : ''}; {legibility.fifth.toFixed(1)} in 95 of 100 patches,{' '}
-      {legibility.mean.toFixed(1)} on the whole. {fails.length > 0 && `${worst.needed} : 1 is needed (WCAG 2.2, 1.4.3). `}
-      {fails.length > 0 && even === undefined && 'No scrim under this ink reaches it: choose another ink.'}
-      {fails.length > 0 && even !== undefined && (
+      {well ? '' : ', where it is marked'}; {legibility.fifth.toFixed(1)} in 95 of 100 patches, {legibility.mean.toFixed(1)} on the
+      whole. {!well && `${worst.needed} : 1 is needed (WCAG 2.2, 1.4.3). `}
+      {!well && repairs.length === 0 && 'Nothing that was tried is enough under this ink: choose another picture or place.'}
+      <span className="flex flex-wrap gap-x-3">
+        {repairs.map((repair) => (
+          <Repair key={repair.label} repair={repair} />
+        ))}
         <button
           type="button"
-          className="mr-3 min-h-6 underline"
-          onClick={() => set({ colour: worst.scrim, from: even, to: even, angle: worst.angle })}
+          aria-pressed={heat}
+          className="min-h-6 text-ink-2 underline aria-pressed:font-semibold"
+          title="Shows over the views where these words could be read, and where not"
+          onClick={() => store.setState({ heat: !heat })}
         >
-          Even scrim of {percent(even)} %
+          {heat ? 'Hide the heat' : 'Where could they stand?'}
         </button>
-      )}
-      {fails.length > 0 && sided !== undefined && (
-        <button
-          type="button"
-          className="min-h-6 underline"
-          onClick={() => set({ colour: worst.scrim, from: sided, to: 0, angle: worst.angle })}
-        >
-          Scrim from the {FROM[worst.angle]}, {percent(sided)} %
-        </button>
-      )}
+      </span>
     </Finding>
   )
 }
 
 const ratioIn = (one: OverPicture) => one.measured.found.worst.ratio / one.needed
+
+/** A repair: the views show it while it is pointed at or has the focus, and a press takes it. */
+function Repair({ repair }: { repair: LegibilityRepair }) {
+  const store = useSessionStore()
+  const show = () => store.setState({ tried: repair.edits })
+  const hide = () => store.setState({ tried: null })
+  return (
+    <button
+      type="button"
+      className="min-h-6 underline"
+      onPointerEnter={show}
+      onPointerLeave={hide}
+      onFocus={show}
+      onBlur={hide}
+      onClick={() => {
+        hide()
+        editAll(store, repair.label, repair.edits)
+      }}
+    >
+      {repair.label}
+    </button>
+  )
+}

@@ -1,0 +1,10 @@
+import { expect, test } from 'vitest'
+import { readRgba, rgbaOf } from './rgba'
+
+test('computed colours are read, with their opacity', () => {
+  expect(readRgba('rgb(12, 34, 56)')).toEqual({ r: 12, g: 34, b: 56, a: 1 })
+  expect(readRgba('rgba(12, 34, 56, 0.5)')).toEqual({ r: 12, g: 34, b: 56, a: 0.5 })
+  expect(readRgba('color(display-p3 1 0 0)')).toBeUndefined()
+  expect(readRgba('color(srgb 1 0.5 0 / 0.25)')).toEqual({ r: 255, g: 127.5, b: 0, a: 0.25 })
+  expect(rgbaOf('#1f6b5c', 0.5)).toEqual({ r: 31, g: 107, b: 92, a: 0.5 })
+})
