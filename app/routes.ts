@@ -26,6 +26,7 @@ export default [
   route('visit/:siteId/forms/:formId', 'routes/visit-form.ts'),
   route('visit/:siteId/*', 'routes/visit.ts'),
   route('pictures/:hash', 'routes/picture.ts'),
+  route('pictures/:hash/facts', 'routes/picture-facts.ts'),
   route('fonts.css', 'routes/fonts-css.ts'),
   route('fonts/:file', 'routes/font.ts'),
   route('icons', 'routes/icons.ts'),

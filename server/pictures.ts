@@ -22,7 +22,7 @@ sharp.cache(false)
 /** Most that a picture may weigh, bytes. */
 export const MAX_PICTURE = 30 * 1024 * 1024
 /** Most pixels that a picture may have, so that a small file cannot unpack into all the memory. */
-const MAX_PIXELS = 200_000_000
+export const MAX_PIXELS = 200_000_000
 
 const TYPES: Record<string, Picture['type']> = {
   jpeg: 'image/jpeg',
@@ -136,7 +136,7 @@ export function keptPictures(store: Store, hashes: readonly string[]): Set<strin
 
 /** Threads that Node has for files and pictures; two are left free, so that no file waits for a picture. */
 const THREADS = Number(process.env.UV_THREADPOOL_SIZE ?? 4)
-const resizing = fairQueue(Math.max(1, Math.min(availableParallelism(), THREADS - 2)))
+export const resizing = fairQueue(Math.max(1, Math.min(availableParallelism(), THREADS - 2)))
 
 /** Widths that the screens show pictures in, px. */
 const SHOWN = [160, 320, 640, 1200, 1600, 2400, 4000] as const

@@ -30,6 +30,17 @@ const hasGroup = (store: SessionStore) => allSelected(store.getState()).some((on
 const hasCopied = (store: SessionStore) => store.getState().copied !== null
 const hasSelection = (store: SessionStore) => store.getState().selection !== null
 
+const hasPicture = (store: SessionStore) => {
+  const block = selected(store.getState())?.block
+  return block?.kind === 'picture' && block.picture !== undefined
+}
+
+/** Begins or ends moving the selected picture inside its frame. */
+function cropSelection(store: SessionStore): void {
+  const { selection, cropping } = store.getState()
+  store.setState({ cropping: cropping === null ? selection : null })
+}
+
 /** Scrolls the stage to a section and selects it. */
 export function goToSection(store: SessionStore, by: 1 | -1): void {
   const state = store.getState()
@@ -70,7 +81,8 @@ function selectInside(store: SessionStore): void {
 }
 
 function leaveOrDeselect(store: SessionStore): void {
-  const { selection, also, picked, drawing } = store.getState()
+  const { selection, also, picked, drawing, cropping } = store.getState()
+  if (cropping !== null) return store.setState({ cropping: null })
   if (drawing) return store.setState({ drawing: false })
   if (picked) return store.setState({ picked: null })
   if (also.length > 0) return select(store, selection)
@@ -209,6 +221,8 @@ export const COMMANDS: Command[] = [
   { name: 'Guide line across the section', key: 'Shift V', run: (store) => addLine(store, 'across'), possible: canAddLine },
   { name: 'Distances', key: 'D', run: toggle('distances') },
   { name: 'Widths at which the page breaks', key: 'E', run: toggle('breaksOpen') },
+  { name: 'Pictures of the site', key: 'I', run: (store) => store.setState({ picturesOpen: true }) },
+  { name: 'Crop the picture in its frame', key: 'C', run: cropSelection, possible: hasPicture },
   { name: 'Tray', key: 'T', run: toggle('tray') },
   { name: 'Running order', key: 'O', run: toggle('order') },
   { name: 'Widest and narrowest view alone, or all', key: 'F', run: toggleMainAndNarrow },

@@ -28,6 +28,7 @@ const RunningOrder = later(async () => (await import('./running-order')).Running
 const Chooser = later(async () => (await import('./chooser/chooser')).Chooser)
 const Compare = later(async () => (await import('./compare')).Compare)
 const ExceptionsDialog = later(async () => (await import('./exceptions-dialog')).ExceptionsDialog)
+const PicturesDialog = later(async () => (await import('./pictures/pictures-dialog')).PicturesDialog)
 const SharedDialog = later(async () => (await import('./shared-dialog')).SharedDialog)
 const PagesDialog = later(async () => (await import('./pages-dialog')).PagesDialog)
 
@@ -76,6 +77,7 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
   const reSet = useSession((state) => pageOf(state).sections.find((one) => one.id === state.chooser?.section))
   const pages = useSession((state) => state.pagesOpen)
   const shared = useSession((state) => state.sharedOpen)
+  const pictures = useSession((state) => state.picturesOpen)
   const exceptions = useSession((state) => state.exceptionsOpen && state.selection !== null)
   return (
     <div className="flex h-screen select-none flex-col overflow-clip">
@@ -127,6 +129,7 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
       <ByName />
       {chooser && <Chooser section={reSet} onClose={() => store.setState({ chooser: null })} />}
       {exceptions && <ExceptionsDialog onClose={() => store.setState({ exceptionsOpen: false })} />}
+      {pictures && <PicturesDialog onClose={() => store.setState({ picturesOpen: false })} />}
       {shared && <SharedDialog onClose={() => store.setState({ sharedOpen: false })} />}
       {pages && <PagesDialog onClose={() => store.setState({ pagesOpen: false })} />}
     </div>

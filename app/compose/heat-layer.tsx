@@ -49,7 +49,7 @@ function Heat({ index }: { index: number }) {
       style={{ left: rect.left * scale, top: rect.top * scale, width: rect.width * scale, height: rect.height * scale }}
     >
       <canvas ref={canvas} className="h-full w-full [image-rendering:pixelated]" />
-      <span className="figure absolute left-2 top-2 bg-ink px-1.5 py-px text-label text-on-ink">
+      <span className="figure absolute left-2 top-2 whitespace-nowrap bg-ink px-1.5 py-px text-label text-on-ink">
         {Math.round(share * 100)} % reaches {needed} : 1
       </span>
     </div>
@@ -59,20 +59,14 @@ function Heat({ index }: { index: number }) {
 /** Screen px of one cell: enough for a hatch in it. */
 const CELL = 6
 
-/** Cells that fail are hatched in rust, the more densely the further they are from what is needed; those just enough are edged. */
+/** Cells that fail are hatched in rust, the darker the further they are from what is needed; where words can be read, all stays clear. */
 function paint(canvas: HTMLCanvasElement, { heat, needed }: HeatOver): void {
   canvas.width = heat.columns * CELL
   canvas.height = heat.rows * CELL
   const context = canvas.getContext('2d')!
   heat.ratios.forEach((ratio, i) => {
     const [x, y] = [(i % heat.columns) * CELL, Math.floor(i / heat.columns) * CELL]
-    if (ratio >= needed) {
-      // Reed marks say that there is room to spare.
-      if (ratio < needed * 1.5) return
-      context.fillStyle = '#1F6B5C'
-      context.fillRect(x + CELL / 2 - 1, y + CELL / 2 - 1, 2, 2)
-      return
-    }
+    if (ratio >= needed) return
     context.fillStyle = `rgba(168, 64, 31, ${(0.35 + 0.45 * (1 - ratio / needed)).toFixed(2)})`
     context.fillRect(x, y, CELL, CELL)
     context.fillStyle = '#FBFCFA'

@@ -1,3 +1,4 @@
+import { CropFrame } from './crop-frame'
 import { EdgeDrag } from './edge-drag'
 import { GradientHandles } from './fills/gradient-handles'
 import { GuideLines } from './guide-lines'
@@ -13,6 +14,7 @@ export function SelectionExtras({ index }: { index: number }) {
     <>
       <EdgeDrag index={index} />
       <GuideLines index={index} />
+      <CropFrame index={index} />
       <HeatLayer index={index} />
       <WorstPatch index={index} />
       <GradientHandles index={index} />

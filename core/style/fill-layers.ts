@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { type Colour, colourSchema } from '#core/values/colour'
 import { idSchema } from '#core/values/ids'
-import { type Blend, BLENDS } from './blends'
+import { BLENDS } from './blends'
 import { colourToCss } from './css-values'
 import type { Declaration } from './property'
 import { svgUrl } from './shape-url'
@@ -76,9 +76,6 @@ export type GradientLayer = Extract<FillLayer, { stops: unknown }>
 export const fillLayersSchema = z.array(fillLayerSchema).min(1).max(MOST_FILLS)
 
 export const isGradient = (layer: FillLayer): layer is GradientLayer => 'stops' in layer
-
-/** True for a layer that is one colour all over. */
-export const isFlat = (layer: FillLayer): boolean => layer.kind === 'flat'
 
 /** Where a picture that fills is found: one file for each density of the screen, or nothing where the site has no such picture. */
 export type FillPicture = (id: string, opacity: number, width: number) => { one: string; two?: string } | undefined
@@ -207,6 +204,3 @@ export function newFillLayer(kind: FillKind, picture?: string): FillLayer | unde
   if (kind !== 'picture') return begun[kind]
   return picture === undefined ? undefined : { kind, picture, fit: 'cover', x: 50, y: 50 }
 }
-
-/** The blend of a layer, for lists that go by it. */
-export const blendOf = (layer: FillLayer): Blend => layer.blend ?? 'normal'

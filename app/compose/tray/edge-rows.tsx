@@ -60,7 +60,7 @@ export function EdgeRows({ style }: { style: StyleAccess }) {
       {style.has('outline') && (
         <Row label="Outline" style={style} names={['outline']}>
           <NumberField
-            className="w-[58px]"
+            className="w-[84px]"
             label="Width of the outline"
             unit="px"
             placeholder={style.isMixed('outline') ? MIXED : 'None'}

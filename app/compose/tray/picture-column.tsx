@@ -1,17 +1,15 @@
-import { ImageUp } from 'lucide-react'
 import { type PointerEvent, useRef } from 'react'
 import type { BlockOf } from '#core/blocks/index'
+import { cropPosition } from '#core/picture/crop-position'
 import type { Picture } from '#core/picture/picture'
-import { Button } from '../../ui/button'
 import { Choice } from '../../ui/choice'
 import { NumberField } from '../../ui/number-field'
 import { useSessionStore, useSession } from '../../session/context'
-import { pictureEdits } from '../picture-drop'
-import { uploadPicture } from '../../session/upload-picture'
-import { edit, editAll } from '../../session/store'
+import { edit } from '../../session/store'
 import { MIXED } from './fields'
+import { PictureChoice } from './picture-choice'
 import { PictureEffects } from './picture-effects'
-import { useField } from '../../fields/use-field'
+import { PictureWarnings } from './picture-warnings'
 import { ColourField } from '../../fields/colour-field'
 import { ColumnHead, Finding, Row } from '../../fields/row'
 import { newGesture, type StyleAccess } from '../../fields/use-style'
@@ -40,7 +38,6 @@ export function PictureColumn({ block, style }: { block: BlockOf<'picture'>; sty
   const aspect = style.get('aspect')
   const alt = block.alt?.[site.language]
   const one = style.places.length === 1
-  const shown = useField(style.places, 'picture', (each) => each.kind === 'picture')
   return (
     <div>
       <ColumnHead
@@ -50,19 +47,7 @@ export function PictureColumn({ block, style }: { block: BlockOf<'picture'>; sty
       <div className="mb-1 flex gap-2">
         {picture && one && <FocalPoint picture={picture} style={style} />}
         <div className="flex min-w-0 flex-1 flex-col gap-1">
-          {one && <Upload block={block} />}
-          {site.pictures.length > 0 && (
-            <Choice
-              label="Picture of this site"
-              placeholder={shown.isMixed ? MIXED : 'Choose'}
-              value={(shown.value as string | undefined) ?? null}
-              options={site.pictures.map((one) => ({
-                value: one.id,
-                label: one.name.replace(/\.[a-z]+$/i, ''),
-              }))}
-              onChange={shown.set}
-            />
-          )}
+          <PictureChoice block={block} style={style} />
         </div>
       </div>
       <Row label="Shape" style={style} names={['aspect', 'fit']}>
@@ -109,36 +94,9 @@ export function PictureColumn({ block, style }: { block: BlockOf<'picture'>; sty
           }
         />
       )}
+      {one && picture && <PictureWarnings place={style.place} picture={picture} />}
       {one && !picture && <Finding well={false}>No picture is chosen: the frame stands in its place.</Finding>}
     </div>
-  )
-}
-
-function Upload({ block }: { block: BlockOf<'picture'> }) {
-  const store = useSessionStore()
-  const input = useRef<HTMLInputElement>(null)
-  const take = async (file: File | undefined) => {
-    const picture = file && (await uploadPicture(store.getState().siteId, file))
-    if (picture) editAll(store, `picture ${picture.name}`, pictureEdits(store, picture, block.id))
-  }
-  return (
-    <>
-      <Button onClick={() => input.current?.click()}>
-        <ImageUp size={14} strokeWidth={1.5} /> Upload
-      </Button>
-      <input
-        ref={input}
-        type="file"
-        aria-label="Upload a picture"
-        accept="image/jpeg,image/png,image/webp,image/avif,image/svg+xml"
-        className="sr-only"
-        tabIndex={-1}
-        onChange={(event) => {
-          void take(event.target.files?.[0])
-          event.target.value = ''
-        }}
-      />
-    </>
   )
 }
 
@@ -146,7 +104,7 @@ const CENTRE = { x: 50, y: 50 }
 
 /** The part of the picture that every crop keeps: press or drag on it. */
 function FocalPoint({ picture, style }: { picture: Picture; style: StyleAccess }) {
-  const focal = style.get('focal') ?? CENTRE
+  const focal = style.get('focal') ?? cropPosition(picture) ?? CENTRE
   const [newest, ask] = useAsked(focal)
   const gesture = useRef('')
   const set = (event: PointerEvent<HTMLButtonElement>) => {

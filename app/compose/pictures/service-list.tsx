@@ -1,0 +1,61 @@
+import { useEffect, useState } from 'react'
+import { toast } from 'sonner'
+import type { Picture } from '#core/picture/picture'
+import { useSessionStore } from '../../session/context'
+import { edit, makeId } from '../../session/store'
+import { ask } from '../../ui/ask'
+
+type Found = { name: string; title: string; words: string[] }
+
+/** What the picture service has for some words; a press takes one into the site. */
+export function ServiceList({ query, onTaken }: { query: string; onTaken: (id: string) => void }) {
+  const store = useSessionStore()
+  const [found, setFound] = useState<Found[]>([])
+  useEffect(() => {
+    const request = new AbortController()
+    fetch(`/library?q=${encodeURIComponent(query)}`, { signal: request.signal })
+      .then((response) => response.json() as Promise<Found[]>)
+      .then(setFound)
+      .catch(() => undefined)
+    return () => request.abort()
+  }, [query])
+  const take = async (one: Found) => {
+    const { siteId, session } = store.getState()
+    const answer = await ask<Omit<Picture, 'id'>>(`“${one.title}” was not taken`, `/sites/${siteId}/library`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ name: one.name }),
+    })
+    if ('problem' in answer) return void toast.error(answer.problem)
+    const known = session.site.pictures.find((each) => each.hash === answer.hash)
+    const picture: Picture = known ?? { ...answer, id: makeId(), tags: one.words.slice(0, 6) }
+    if (!known) edit(store, { kind: 'picture-add', picture })
+    toast.success(known ? `“${one.title}” is in the site already.` : `“${one.title}” is in the site.`)
+    onTaken(picture.id)
+  }
+  return (
+    <>
+      <p className="mb-2 text-label text-ink-2">
+        A stand-in on this machine for a picture service: painted by a script, free to use.
+      </p>
+      <ul aria-label="Picture service" className="grid grid-cols-[repeat(auto-fill,minmax(148px,1fr))] gap-3">
+        {found.map((one) => (
+          <li key={one.name}>
+            <button type="button" className="block w-full text-left" title={one.words.join(', ')} onClick={() => void take(one)}>
+              <img
+                src={`/library/${one.name}`}
+                alt=""
+                loading="lazy"
+                className="aspect-[3/2] w-full border border-line object-cover hover:border-ink"
+              />
+              <span className="block truncate text-label text-ink-2">{one.title}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {found.length === 0 && query !== '' && (
+        <p className="text-label text-ink-2">The picture service has nothing with these words.</p>
+      )}
+    </>
+  )
+}
