@@ -23,6 +23,7 @@ export default [
   route('sites/:siteId/as/:format', 'routes/as.ts'),
   route('sites/:siteId/raw', 'routes/raw.ts'),
   route('sites/:siteId/export/pictures', 'routes/export-pictures.ts'),
+  route('sites/:siteId/export/weights', 'routes/export-weights.ts'),
   route('visit/:siteId/forms/:formId', 'routes/visit-form.ts'),
   route('visit/:siteId/*', 'routes/visit.ts'),
   route('pictures/:hash', 'routes/picture.ts'),
@@ -30,6 +31,7 @@ export default [
   route('fonts.css', 'routes/fonts-css.ts'),
   route('fonts/:file', 'routes/font.ts'),
   route('icons', 'routes/icons.ts'),
+  route('icons/own', 'routes/own-icon.ts'),
   route('library', 'routes/library.ts'),
   route('library/:name', 'routes/library-thumbnail.ts'),
 ] satisfies RouteConfig

@@ -1,10 +1,10 @@
 import { mkdirSync, readFileSync, writeFileSync, existsSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
-import sharp from 'sharp'
 import { FormatError } from '#core/formats/site-json'
 import { pictureFile, readSiteFile } from '#core/formats/site-zip'
 import type { Picture } from '#core/picture/picture'
 import { readFont } from '#server/fonts'
+import { madeOf } from '#server/pictures'
 import { exportFiles } from '#server/web-export'
 
 const USAGE = `Usage: npm run export -- FILE OUT_DIR [--minify]
@@ -37,12 +37,10 @@ async function main(args: string[]): Promise<number> {
   const { files, missing } = await exportFiles(
     site,
     minify ? 'minified' : 'readable',
-    async (picture, width) => {
+    async (picture, width, making) => {
       const bytes = original(picture)
       if (!bytes || width === null) return bytes
-      return new Uint8Array(
-        await sharp(bytes).rotate().resize({ width, withoutEnlargement: true }).webp({ quality: 78, effort: 3 }).toBuffer(),
-      )
+      return new Uint8Array(await madeOf(bytes, width, making, picture.type))
     },
     async (name) => fonts.get(name.split('.')[0]!) ?? (await readFont(name, dirname(resolve(file)))),
   )

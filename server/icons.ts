@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { resolve } from 'node:path'
 import { type Icon, iconSchema } from '#core/values/icon'
+import { boundsOf } from './icon-bounds'
 
 const folder = resolve('node_modules', 'lucide-static')
 const read = <T>(name: string): T => JSON.parse(readFileSync(resolve(folder, name), 'utf8')) as T
@@ -19,9 +20,18 @@ function icons() {
   return all
 }
 
-const MOST = 60
+const MOST = 90
 
-/** Icons of the open Lucide set for a search text, those whose name begins with it first; 60 at most. */
+const bounds = new Map<string, NonNullable<Icon['bounds']>>()
+
+/** An icon with what is seen of it, worked out when it is first found. */
+function withBounds(icon: Icon): Icon {
+  let known = bounds.get(icon.name)
+  if (!known) bounds.set(icon.name, (known = boundsOf(icon.nodes)))
+  return { ...icon, bounds: known }
+}
+
+/** Icons of the open Lucide set for a search text, those whose name begins with it first; 90 at most. */
 export function findIcons(query: string): Icon[] {
   const wanted = query.trim().toLowerCase()
   const found = icons().filter((one) => one.words.includes(wanted))
@@ -29,5 +39,5 @@ export function findIcons(query: string): Icon[] {
   return found
     .sort((a, b) => rank(a) - rank(b) || a.icon.name.localeCompare(b.icon.name))
     .slice(0, MOST)
-    .map((one) => one.icon)
+    .map((one) => withBounds(one.icon))
 }

@@ -6,7 +6,7 @@ import sharp from 'sharp'
 import { type PictureFacts, factsSchema } from '#core/picture/facts'
 import type { Store } from './database'
 import { writeWhole } from './files'
-import { MAX_PIXELS, readOriginal, resizing } from './pictures'
+import { MAX_PIXELS, pictureType, readOriginal, resizing } from './pictures'
 
 /** Width at which pictures are looked at, so that their figures can be compared, px. */
 const LOOKED_AT = 1600
@@ -59,7 +59,7 @@ export async function pictureFacts(store: Store, hash: string): Promise<PictureF
     if (known.success) return known.data
   }
   const bytes = await readOriginal(store, hash)
-  if (!bytes) return undefined
+  if (!bytes || pictureType(store, hash)?.startsWith('video/')) return undefined
   // In turn with the making of pictures, so that forty at once hold up nothing else.
   const facts = await resizing(hash, () => lookAt(bytes))
   await writeWhole(folder, `${hash}-facts.json`, new TextEncoder().encode(JSON.stringify(facts)))

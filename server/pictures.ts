@@ -8,12 +8,13 @@ import sharp, { type Metadata, type Sharp } from 'sharp'
 import { FormatError } from '#core/formats/site-json'
 import { MAX_SVG } from '#core/formats/svg'
 import { extensionOf, type WantedPicture } from '#core/formats/web-files'
-import { FORMATS, type Making, MAX_SIDE, type Picture, type PictureFormat } from '#core/picture/picture'
+import { type Making, MAX_SIDE, type Picture, type PictureFormat } from '#core/picture/picture'
 import { weightInWords } from '#core/values/weight'
 import type { Store } from './database'
 import { writeWhole } from './files'
 import { pictures } from './schema'
 import { fairQueue } from './threads/fair-queue'
+import { looksLikeFilm } from './threads/film-file'
 import { inThread } from './threads/pool'
 
 // Each picture is read once, so what sharp remembers of it would only take memory.
@@ -47,6 +48,14 @@ const looksLikeSvg = (bytes: Uint8Array) => {
   return start.startsWith('<') && /<svg[\s>]/i.test(start)
 }
 
+const isPicture = (bytes: Uint8Array): Promise<boolean> =>
+  sharp(bytes, { limitInputPixels: false })
+    .metadata()
+    .then(
+      () => true,
+      () => false,
+    )
+
 async function inspect(
   bytes: Uint8Array,
   name: string,
@@ -64,11 +73,16 @@ async function inspect(
       height: clean.height,
     }
   }
+  // AVIF pictures begin as MP4 does, so that it is a picture is tried first.
+  if (looksLikeFilm(bytes) && !(await isPicture(bytes))) {
+    const film = await inThread(Symbol(name), 'read-film', { bytes, name }, { sentence: `"${name}" takes too long to read.` })
+    return { bytes, ...film }
+  }
   let metadata: Metadata
   try {
     metadata = await sharp(bytes, { limitInputPixels: false }).metadata()
   } catch {
-    throw new FormatError(`"${name}" is not a JPEG, PNG, WebP, AVIF or SVG picture, or it is damaged.`)
+    throw new FormatError(`"${name}" is not a JPEG, PNG, WebP, AVIF or SVG picture, nor an MP4 or WebM video, or it is damaged.`)
   }
   const type = metadata.format === 'heif' && metadata.compression !== 'av1' ? undefined : TYPES[metadata.format ?? '']
   if (!type || !metadata.width || !metadata.height) {
@@ -98,7 +112,7 @@ async function inspect(
 }
 
 /**
- * Keeps a picture under the hash of its bytes. An SVG is cleaned first; all others are kept as they came.
+ * Keeps a picture, or a video, under the hash of its bytes. An SVG is cleaned first; all others are kept as they came.
  * @throws FormatError if it is too large, damaged, or of another kind
  */
 export async function storePicture(store: Store, input: Uint8Array, name: string): Promise<StoredPicture> {
@@ -162,7 +176,7 @@ export async function pictureAt(
   const name = `${hash}-${width}${made}.${format}`
   const file = join(derivatives(store), name)
   if (existsSync(file)) return new Uint8Array(await readFile(file))
-  if (!existsSync(join(originals(store), hash))) return undefined
+  if (!existsSync(join(originals(store), hash)) || pictureType(store, hash)?.startsWith('video/')) return undefined
   let work = beingMade.get(name)
   if (!work) {
     work = resizing(owner, async () =>
@@ -186,6 +200,19 @@ export async function pictureAt(
     beingMade.set(name, work)
   }
   return work
+}
+
+/** A picture made at a width, px: turned, let through and in a format as it is asked for. @param own the type that it came in */
+export async function madeOf(
+  source: string | Uint8Array,
+  width: number,
+  { turn, opacity, format = 'webp' }: Making = {},
+  own?: Picture['type'],
+): Promise<Buffer> {
+  const image = sharp(source, { limitInputPixels: MAX_PIXELS })
+    .autoOrient()
+    .rotate(turn ?? 0)
+  return encoded(await shownAs(image, width, opacity), format, own)
 }
 
 /** A picture at a width, let through where it is to be. */
@@ -219,10 +246,6 @@ export function typeOfWanted({ picture, width, making }: WantedPicture): string 
   if (width === null) return picture.type
   return format === 'own' ? `image/${extensionOf(picture).replace('jpg', 'jpeg')}` : `image/${format}`
 }
-
-/** Types of file that an export is asked for: WebP alone, or three with `pictures=three`. */
-export const formatsAsked = (query: URLSearchParams): readonly PictureFormat[] =>
-  query.get('pictures') === 'three' ? FORMATS : ['webp']
 
 /** The type of a picture that is kept here. */
 export function pictureType(store: Store, hash: string): Picture['type'] | undefined {

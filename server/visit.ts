@@ -4,6 +4,9 @@ import { typeOfWanted, wantedBytes } from './pictures'
 import { getSite } from './sites'
 import { printed } from './web-export'
 
+/** Types of texts, by the ends of their names. */
+const TEXTS: Record<string, string> = { css: 'text/css', js: 'text/javascript', vtt: 'text/vtt' }
+
 /** One file of a site as its export would have it; `undefined` if there is none of that name. */
 export async function visitFile(
   store: Store,
@@ -15,7 +18,7 @@ export async function visitFile(
   if (text)
     return {
       bytes: text.text,
-      type: name.endsWith('.css') ? 'text/css; charset=utf-8' : 'text/html; charset=utf-8',
+      type: `${TEXTS[name.slice(name.lastIndexOf('.') + 1)] ?? 'text/html'}; charset=utf-8`,
     }
   const picture = files.pictures.find((one) => one.file === name)
   if (picture) {

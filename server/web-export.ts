@@ -1,6 +1,7 @@
 import { strToU8 } from 'fflate'
 import type { Layout } from '#core/render/rules'
-import type { Making, Picture, PictureFormat } from '#core/picture/picture'
+import type { WebChoices } from '#core/picture/measured'
+import type { Making, Picture } from '#core/picture/picture'
 import type { Site } from '#core/site/schema'
 import { cutFont } from './fonts'
 import type { Printed } from './threads/jobs'
@@ -20,18 +21,13 @@ type Forms = 'exported' | 'played'
 const known = new WeakMap<Site, Map<string, Promise<Printed>>>()
 
 /** The files of a site's export, printed in another thread, once for each document. */
-export function printed(
-  site: Site,
-  style: Layout,
-  forms: Forms = 'exported',
-  formats: readonly PictureFormat[] = ['webp'],
-): Promise<Printed> {
+export function printed(site: Site, style: Layout, forms: Forms = 'exported', choices: WebChoices = {}): Promise<Printed> {
   let made = known.get(site)
   if (!made) known.set(site, (made = new Map()))
-  const key = `${style} ${forms} ${formats.join(' ')}`
+  const key = `${style} ${forms} ${JSON.stringify(choices)}`
   let files = made.get(key)
   if (!files) {
-    made.set(key, (files = inThread(site, 'print', { site, style, forms, formats }, { ms: 60_000 })))
+    made.set(key, (files = inThread(site, 'print', { site, style, forms, choices }, { ms: 60_000 })))
     files.catch(() => made.delete(key))
   }
   return files
@@ -63,9 +59,9 @@ export async function exportFiles(
   style: Layout,
   source: PictureSource,
   fontSource: FontSource,
-  formats?: readonly PictureFormat[],
+  choices?: WebChoices,
 ): Promise<{ files: ExportedFile[]; missing: string[] }> {
-  const wanted = await printed(site, style, 'exported', formats)
+  const wanted = await printed(site, style, 'exported', choices)
   const files: ExportedFile[] = wanted.texts.map(({ file, text }) => ({ file, bytes: strToU8(text) }))
   const missing: string[] = []
   const made = await Promise.all(

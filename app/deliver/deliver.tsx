@@ -3,6 +3,8 @@ import { useEffect, useRef, useState } from 'react'
 import { Link, useNavigate, useRevalidator } from 'react-router'
 import { toast } from 'sonner'
 import type { PageFinding } from '#core/analysis/checks/index'
+import type { WebChoices } from '#core/picture/measured'
+import { FORMATS } from '#core/picture/picture'
 import type { Page, Site } from '#core/site/schema'
 import { Button, buttonClass } from '../ui/button'
 import { stepsOf } from '../ui/steps'
@@ -10,6 +12,8 @@ import { TopBar } from '../ui/top-bar'
 import { download } from '../files/download'
 import { exportSite } from './export-site'
 import { makeMockup } from '../files/mockup'
+import { PictureWeights } from './picture-weights'
+import { SheetPart } from './sheet-part'
 
 export type DeliverProps = {
   siteId: string
@@ -71,7 +75,9 @@ const inSentence = (error: unknown): string =>
 
 const kilobytes = (bytes: number) => `${(bytes / 1024).toFixed(1)} kB`
 
-function WebSite({ siteId, style, texts, pictures, fonts }: DeliverProps) {
+function WebSite({ siteId, site, style, texts, pictures, fonts }: DeliverProps) {
+  const [three, setThree] = useState(false)
+  const [sprite, setSprite] = useState(false)
   const navigate = useNavigate()
   const revalidator = useRevalidator()
   const [shown, setShown] = useState<string | null>(null)
@@ -80,11 +86,19 @@ function WebSite({ siteId, style, texts, pictures, fonts }: DeliverProps) {
   useEffect(() => () => cancel.current?.abort(), [])
   const text = texts.find((one) => one.file === shown)
 
+  /** What is asked for, with the boxes of all pictures as this browser lays them out. */
+  const choicesOf = async (signal = new AbortController().signal): Promise<WebChoices> => {
+    const { measurePictures } = await import('../live/measure-pictures')
+    const measured: NonNullable<WebChoices['measured']> = {}
+    for (const page of site.pages) Object.assign(measured, await measurePictures(site, page, signal))
+    return { ...(three ? { formats: [...FORMATS] } : {}), ...(sprite ? { sprite: true } : {}), measured }
+  }
+
   const exportZip = async () => {
     const controller = (cancel.current = new AbortController())
     setProgress({ made: 0, of: 0 })
     try {
-      await exportSite(siteId, style, setProgress, controller.signal)
+      await exportSite(siteId, style, await choicesOf(controller.signal), setProgress, controller.signal)
       await revalidator.revalidate()
     } catch (error) {
       if (!controller.signal.aborted) toast.error(`The export was not made. ${inSentence(error)} Nothing was changed.`)
@@ -127,6 +141,21 @@ function WebSite({ siteId, style, texts, pictures, fonts }: DeliverProps) {
           </>
         )}
       </div>
+      <div className="mb-3 flex flex-wrap gap-x-5">
+        <label
+          className="flex min-h-6 items-center gap-1.5"
+          title="AVIF is lightest and takes longest to make; each browser takes the first that it reads"
+        >
+          <input type="checkbox" checked={three} onChange={(event) => setThree(event.target.checked)} /> Pictures as AVIF, WebP and
+          their own
+        </label>
+        <label
+          className="flex min-h-6 items-center gap-1.5"
+          title="One icons.svg that pages refer to, in place of each icon where it stands"
+        >
+          <input type="checkbox" checked={sprite} onChange={(event) => setSprite(event.target.checked)} /> Icons in one file
+        </label>
+      </div>
       <ul>
         {texts.map((one) => (
           <li key={one.file} className="border-t border-line">
@@ -152,6 +181,7 @@ function WebSite({ siteId, style, texts, pictures, fonts }: DeliverProps) {
         <Names label="Pictures, each in the widths that the layout needs" names={pictures} />
         <Names label="Fonts that the pages use" names={fonts} />
       </ul>
+      {pictures.length > 0 && <PictureWeights siteId={siteId} site={site} choicesOf={choicesOf} />}
     </section>
   )
 }
@@ -216,6 +246,7 @@ function Mockups({ siteId, site, page }: DeliverProps) {
           ))}
         </tbody>
       </table>
+      <SheetPart siteId={siteId} site={site} page={page} />
     </section>
   )
 }

@@ -1,3 +1,4 @@
+import type { WebChoices } from '#core/picture/measured'
 import { download } from '../files/download'
 
 type Progress = { made: number; of: number }
@@ -22,13 +23,20 @@ async function* linesOf(body: ReadableStream<Uint8Array>): AsyncGenerator<Progre
 export async function exportSite(
   siteId: string,
   style: 'readable' | 'minified',
+  choices: WebChoices,
   onProgress: (progress: Progress) => void,
   signal: AbortSignal,
 ): Promise<void> {
-  const pictures = await fetch(`/sites/${siteId}/export/pictures`, { signal })
+  const asked = (): RequestInit => ({
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify(choices),
+    signal,
+  })
+  const pictures = await fetch(`/sites/${siteId}/export/pictures`, asked())
   if (!pictures.ok || !pictures.body) throw new Error(await sentenceOf(pictures))
   for await (const progress of linesOf(pictures.body)) onProgress(progress)
-  const response = await fetch(`/sites/${siteId}/as/web?style=${style}`, { method: 'POST', signal })
+  const response = await fetch(`/sites/${siteId}/as/web?style=${style}`, asked())
   if (!response.ok) throw new Error(await sentenceOf(response))
   const name = /filename="([^"]+)"/.exec(response.headers.get('Content-Disposition') ?? '')?.[1] ?? 'site.zip'
   download(await response.blob(), name)

@@ -1,8 +1,7 @@
 import { type Break, breakKey, breakOf, SWEPT } from '#core/sweep/breaks'
 import { sweep } from '#core/sweep/sweep'
 import type { Page, Site } from '#core/site/schema'
-import { createFrame, VIEW_DOCUMENT } from './frame'
-import { createViewRenderer } from './rendering'
+import { inHiddenFrame } from './hidden-frame'
 
 /** Steps in which the widths are looked at first, px. */
 const STEP = 20
@@ -61,26 +60,11 @@ type Sweeping = {
  * @returns nothing where it was given up
  */
 export async function findBreaks(site: Site, page: Page, { signal, onProgress }: Sweeping): Promise<Break[] | undefined> {
-  const iframe = document.createElement('iframe')
-  Object.assign(iframe.style, { position: 'fixed', left: '-9999px', top: '0', height: '900px', visibility: 'hidden', border: '0' })
-  iframe.style.width = `${SWEPT.from}px`
-  iframe.setAttribute('sandbox', 'allow-same-origin')
-  iframe.setAttribute('aria-hidden', 'true')
-  iframe.tabIndex = -1
-  iframe.srcdoc = VIEW_DOCUMENT
-  const loaded = new Promise<void>((done) => iframe.addEventListener('load', () => done(), { once: true }))
-  document.body.append(iframe)
-  try {
-    await loaded
-    const frame = createFrame(iframe, SWEPT.from)
-    frame.show(createViewRenderer(site.language)(site, page))
+  return inHiddenFrame(site, page, async (frame, iframe) => {
     const { CSSStyleSheet } = frame.document.defaultView as unknown as { CSSStyleSheet: typeof globalThis.CSSStyleSheet }
     const unbroken = new CSSStyleSheet()
     unbroken.replaceSync(UNBROKEN)
     frame.document.adoptedStyleSheets = [...frame.document.adoptedStyleSheets, unbroken]
-    // Faces come before anything is measured: other ones would break elsewhere.
-    await Promise.all([...frame.document.fonts].filter((one) => one.status === 'loading').map((one) => one.loaded.catch(() => one)))
-    await frame.document.fonts.ready
     const run = sweep(SWEPT.from, SWEPT.to, STEP)
     let [next, asked, from] = [run.next(), 0, performance.now()]
     while (!next.done) {
@@ -94,7 +78,5 @@ export async function findBreaks(site: Site, page: Page, { signal, onProgress }:
       from = performance.now()
     }
     return next.value.map(breakOf)
-  } finally {
-    iframe.remove()
-  }
+  })
 }

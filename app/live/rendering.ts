@@ -4,6 +4,7 @@ import { element } from '#core/blocks/html'
 import { printRules, type Rule } from '#core/render/rules'
 import { sharedRules, tokenDeclarations, withTokens } from '#core/render/guide-rules'
 import { crossedFrame, type Finish, WIRE_CSS, wireSite } from '#core/render/wire'
+import { pageFile } from '#core/render/own-links'
 import type { Page, Site } from '#core/site/schema'
 import type { Making, Picture } from '#core/picture/picture'
 import { fallbackCss, familiesOf, fontFaceCss, fontFiles } from '#core/type/families'
@@ -19,10 +20,17 @@ function viewPicture(picture: Picture, width: number | null, { turn, opacity }: 
   return `/pictures/${picture.hash}${query.size > 0 ? `?${query}` : ''}`
 }
 
+/** Where a page that is shown inside another is found: as visitors get it, as it was kept last. */
+const framedPage = (page: Page): string => {
+  const [, site] = /\/sites\/([\w-]+)/.exec(location.pathname) ?? []
+  return site === undefined ? 'about:blank' : `/visit/${site}/${pageFile(page)}`
+}
+
 /** Where the views find what a page refers to. Links and forms do nothing there. */
 export const viewAddresses = (look: Finish) => ({
   picture: look === 'wire' ? crossedFrame : viewPicture,
   sources: false,
+  framed: framedPage,
   link: () => '#',
   form: () => '#',
 })

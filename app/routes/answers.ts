@@ -97,3 +97,22 @@ export const forFonts = (request: Request): Record<string, string> =>
   request.headers.get('Sec-Fetch-Dest') === 'font'
     ? { 'Access-Control-Allow-Origin': '*', Vary: 'Sec-Fetch-Dest' }
     : { Vary: 'Sec-Fetch-Dest' }
+
+/**
+ * Bytes as they are asked for: all of them, or one range, as players ask for parts of a video (RFC 9110, 14.2). A range
+ * that is past the end is refused with what there is.
+ */
+export function ranged(request: Request, body: Uint8Array | string, headers: Record<string, string>): Response {
+  if (typeof body === 'string') return new Response(body, { headers })
+  const asked = /^bytes=(\d*)-(\d*)$/.exec(request.headers.get('Range') ?? '')
+  if (!asked || (asked[1] === '' && asked[2] === ''))
+    return new Response(body as BodyInit, { headers: { ...headers, 'Accept-Ranges': 'bytes' } })
+  const { length } = body
+  const from = asked[1] === '' ? Math.max(0, length - Number(asked[2])) : Number(asked[1])
+  const to = asked[1] === '' || asked[2] === '' ? length - 1 : Math.min(length - 1, Number(asked[2]))
+  if (from > to) return new Response(null, { status: 416, headers: { 'Content-Range': `bytes */${length}` } })
+  return new Response(body.subarray(from, to + 1) as BodyInit, {
+    status: 206,
+    headers: { ...headers, 'Accept-Ranges': 'bytes', 'Content-Range': `bytes ${from}-${to}/${length}` },
+  })
+}

@@ -2,15 +2,20 @@ import { store } from '#server/database'
 import { takeAs, writeAs } from '#server/formats/index'
 import type { Route } from './+types/as'
 import { answering } from './answers'
+import { choicesOf } from './choices'
 
-const answer = (request: Request, { siteId, format }: { siteId: string; format: string }, make: typeof writeAs) =>
-  answering(async () => {
-    const { bytes, type, file } = await make(store(), siteId, format, new URL(request.url).searchParams)
-    return new Response(bytes, { headers: { 'Content-Type': type, 'Content-Disposition': `attachment; filename="${file}"` } })
-  })
+type Made = Awaited<ReturnType<typeof writeAs>>
+
+const asFile = ({ bytes, type, file }: Made) =>
+  new Response(bytes, { headers: { 'Content-Type': type, 'Content-Disposition': `attachment; filename="${file}"` } })
 
 /** A site in one of the formats that it is written to, as a file. */
-export const loader = ({ request, params }: Route.LoaderArgs) => answer(request, params, writeAs)
+export const loader = ({ request, params }: Route.LoaderArgs) =>
+  answering(async () => asFile(await writeAs(store(), params.siteId, params.format, new URL(request.url).searchParams)))
 
-/** The same file, taken: it is noted which revision was exported. */
-export const action = ({ request, params }: Route.ActionArgs) => answer(request, params, takeAs)
+/** The same file, taken, as it was asked for in the request's body: it is noted which revision was exported. */
+export const action = ({ request, params }: Route.ActionArgs) =>
+  answering(async () => {
+    const query = new URL(request.url).searchParams
+    return asFile(await takeAs(store(), params.siteId, params.format, query, await choicesOf(request)))
+  })

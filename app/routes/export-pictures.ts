@@ -1,17 +1,17 @@
 import { store } from '#server/database'
 import { makePictures } from '#server/picture-progress'
 import { readFont } from '#server/fonts'
-import { formatsAsked } from '#server/pictures'
 import { getSite } from '#server/sites'
 import { cutFonts, printed } from '#server/web-export'
 import type { Route } from './+types/export-pictures'
 import { answering } from './answers'
+import { choicesOf } from './choices'
 
 /** Makes the pictures that an export needs and keeps them; tells how many are made, a line of JSON for each. */
-export function loader({ request, params }: Route.LoaderArgs) {
+export function action({ request, params }: Route.ActionArgs) {
   return answering(async () => {
     const { site } = getSite(store(), params.siteId)
-    const wanted = await printed(site, 'minified', 'exported', formatsAsked(new URL(request.url).searchParams))
+    const wanted = await printed(site, 'minified', 'exported', await choicesOf(request))
     const steps = makePictures(store(), wanted.pictures, request.signal)
     // Fonts are cut meanwhile, and kept; one that cannot be is named by the export itself.
     cutFonts(wanted, (name) => readFont(name, store().folder)).catch(() => undefined)

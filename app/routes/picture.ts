@@ -4,7 +4,7 @@ import { store } from '#server/database'
 import { pictureAt, pictureType, shownWidth, readOriginal } from '#server/pictures'
 import { MissingError } from '#server/sites'
 import type { Route } from './+types/picture'
-import { answering, FOREVER } from './answers'
+import { answering, FOREVER, ranged } from './answers'
 
 /**
  * A picture by its hash: as it is, or with `?w=` at a width in px, or the next larger one that the screens show; turned
@@ -29,18 +29,17 @@ export function loader({ request, params }: Route.LoaderArgs) {
       .parse(query.has('opacity') ? Number(query.get('opacity')) / 100 : undefined)
     const making = { turn, opacity }
     const whole = asked === null ? null : z.coerce.number().int().min(16).max(8000).parse(asked)
-    const asIs = turn === undefined && opacity === undefined && (whole === null || type === 'image/svg+xml')
+    const film = type.startsWith('video/')
+    const asIs = film || (turn === undefined && opacity === undefined && (whole === null || type === 'image/svg+xml'))
     const bytes = asIs
       ? await readOriginal(store(), hash)
       : await pictureAt(store(), hash, shownWidth(whole ?? 1600), undefined, making)
     if (!bytes) throw new MissingError('There is no such picture.')
     const contentType = asIs ? type : 'image/webp'
-    return new Response(bytes as BodyInit, {
-      headers: {
-        ...FOREVER,
-        'Content-Type': contentType,
-        'Content-Security-Policy': "default-src 'none'; style-src 'unsafe-inline'; sandbox",
-      },
+    return ranged(request, bytes, {
+      ...FOREVER,
+      'Content-Type': contentType,
+      'Content-Security-Policy': "default-src 'none'; style-src 'unsafe-inline'; sandbox",
     })
   })
 }

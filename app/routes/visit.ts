@@ -3,7 +3,7 @@ import { PLAYED_POLICY } from '#server/policy'
 import { MissingError } from '#server/sites'
 import { visitFile } from '#server/visit'
 import type { Route } from './+types/visit'
-import { answering, forFonts } from './answers'
+import { answering, forFonts, ranged } from './answers'
 
 /**
  * The site as a visitor gets it: the files of the export. The sandbox keeps a page out of the application;
@@ -13,13 +13,11 @@ export function loader({ request, params }: Route.LoaderArgs) {
   return answering(async () => {
     const found = await visitFile(store(), params.siteId, params['*'] || 'index.html')
     if (!found) throw new MissingError('There is no such page.')
-    return new Response(found.bytes as BodyInit, {
-      headers: {
-        'Content-Type': found.type,
-        'Cache-Control': 'no-cache',
-        ...forFonts(request),
-        'Content-Security-Policy': PLAYED_POLICY,
-      },
+    return ranged(request, found.bytes, {
+      'Content-Type': found.type,
+      'Cache-Control': 'no-cache',
+      ...forFonts(request),
+      'Content-Security-Policy': PLAYED_POLICY,
     })
   })
 }

@@ -1,11 +1,13 @@
 import type { Element, ElementContent, Properties } from 'hast'
 import type { Picture } from '#core/picture/picture'
+import type { Icon } from '#core/values/icon'
 import type { Link } from '#core/values/link'
 import { plainText } from '#core/values/words'
 import type { Block, WordBlock } from './index'
 import type { FieldBlock } from './field'
 import type { FormBlock } from './form'
 import type { PictureBlock } from './picture'
+import type { Video } from './video'
 import { element } from './html'
 import { renderWords } from './words-html'
 
@@ -31,6 +33,16 @@ export type ElementContext = {
   fieldName: (field: FieldBlock) => string
   /** A picture of the site. */
   picture: (id: string) => Picture | undefined
+  /** A video of the site, and where its bytes are. */
+  film: (id: string) => { src: string; type: string; width: number; height: number } | undefined
+  /** Where one file of a picture is, at a width in px. */
+  poster: (id: string, width?: number) => string | undefined
+  /** Where an icon is, in a file of all; each is printed where it stands, if nothing is said. */
+  sprite: ((icon: Icon, centred: boolean) => string) | undefined
+  /** Where the captions of a video are, in a language. */
+  captions: (block: Video, language: string) => string | undefined
+  /** Where a page of the site is shown inside another. */
+  framed: (page: string) => { src: string; name: string } | undefined
   /** Where an image's bytes are, and in which widths. */
   image: (block: PictureBlock, picture: Picture) => ImageFiles
   /** True where an image stands in a box of its own, under a scrim or in a link. */

@@ -5,6 +5,7 @@ import { idSchema, type MakeId } from '#core/values/ids'
 import type { Role } from '#core/values/passage-role'
 import type { Trait, Traits } from '#core/style/traits'
 import { type Button, button } from './button'
+import { type Device, device } from './device'
 import { type Divider, divider } from './divider'
 import { type Eyebrow, eyebrow } from './eyebrow'
 import { type FieldBlock, field } from './field'
@@ -21,8 +22,11 @@ import { type Nav, nav } from './nav'
 import { type PictureBlock, picture } from './picture'
 import { type Quote, quote } from './quote'
 import { type Section, section } from './section'
+import { type Shape, shape } from './shape'
+import { type Slideshow, slideshow } from './slideshow'
 import { type Table, table } from './table'
 import { type Text, text } from './text'
+import { type Video, video } from './video'
 
 /** The blocks of every kind. A section is the outermost. */
 interface Blocks {
@@ -36,6 +40,10 @@ interface Blocks {
   button: Button
   picture: PictureBlock
   icon: IconBlock
+  shape: Shape
+  device: Device
+  video: Video
+  slideshow: Slideshow
   list: List
   item: Item
   divider: Divider
@@ -60,6 +68,10 @@ const KINDS: { [K in BlockKind]: Kind<Blocks[K]> } = {
   button,
   picture,
   icon,
+  shape,
+  device,
+  video,
+  slideshow,
   list,
   item,
   divider,

@@ -10,6 +10,8 @@ const EXTENSIONS: Record<Site['pictures'][number]['type'], string> = {
   'image/webp': 'webp',
   'image/avif': 'avif',
   'image/svg+xml': 'svg',
+  'video/mp4': 'mp4',
+  'video/webm': 'webm',
 }
 
 const MB = 1024 * 1024

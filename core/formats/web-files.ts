@@ -1,5 +1,9 @@
+import type { Element } from 'hast'
+import { spriteOf, symbolOf } from '#core/render/sprite'
+import type { Icon } from '#core/values/icon'
 import type { BlockOf } from '#core/blocks/index'
-import type { Making, Picture, PictureFormat } from '#core/picture/picture'
+import type { WebChoices } from '#core/picture/measured'
+import { isFilm, type Making, type Picture } from '#core/picture/picture'
 import type { Site } from '#core/site/schema'
 import { pageFile } from '#core/render/own-links'
 import { printSite } from '#core/render/site'
@@ -21,6 +25,8 @@ export type WebFiles = {
 }
 
 const STYLESHEET = 'style.css'
+const SCRIPT = 'script.js'
+const ICONS = 'icons.svg'
 
 /** File names of pictures: their own names, made unique. */
 function pictureNames(site: Site): Map<string, string> {
@@ -39,13 +45,13 @@ function pictureNames(site: Site): Map<string, string> {
 /** What a file's name says besides the picture's: its width, how it was made, and its type. */
 function endOf(picture: Picture, width: number | null, { turn, opacity, format = 'webp' }: Making = {}): string {
   const made = `${turn ? `-turned-${turn}` : ''}${opacity === undefined ? '' : `-${Math.round(opacity * 100)}-percent`}`
-  if (width === null) return `${made}.svg`
+  if (width === null) return `${made}.${isFilm(picture) ? picture.type.slice(6) : 'svg'}`
   return `${made}-${width}.${format === 'own' ? extensionOf(picture) : format}`
 }
 
 /** The type of file that a picture came in, by the end of its name; an SVG that had to be drawn is a PNG. */
 export const extensionOf = ({ type }: Picture): string =>
-  ({ 'image/jpeg': 'jpg', 'image/png': 'png', 'image/webp': 'webp', 'image/avif': 'avif', 'image/svg+xml': 'png' })[type]
+  type === 'image/jpeg' ? 'jpg' : type === 'image/svg+xml' ? 'png' : type.slice(type.indexOf('/') + 1)
 
 /** Where an exported form sends its entries: to its own address, or to the page that follows. */
 function exportedForm(site: Site, { sendTo, link }: BlockOf<'form'>): string {
@@ -57,29 +63,46 @@ function exportedForm(site: Site, { sendTo, link }: BlockOf<'form'>): string {
 /**
  * Works out the files of a site's export: pages, one stylesheet, pictures in the widths needed, fonts used.
  * @throws FormatError if two files would have one name
- * @param formats types of file that pictures are offered in; WebP alone, if nothing is said
+ * @param choices what was asked for besides
  * @param formAddress where forms send their entries, if not where the export sends them
  */
 export function webFiles(
   site: Site,
   style: Layout,
   formAddress?: (form: BlockOf<'form'>) => string,
-  formats?: readonly PictureFormat[],
+  choices?: WebChoices,
 ): WebFiles {
   const names = pictureNames(site)
   const pictures = new Map<string, WantedPicture>()
+  const captions = new Map<string, string>()
+  const icons = new Map<string, Element>()
   const printed = printSite(site, {
     style,
-    formats,
+    choices,
     addresses: {
       picture(picture, width, making) {
         const file = `pictures/${names.get(picture.id)}${endOf(picture, width, making)}`
         pictures.set(file, { file, picture, width, making })
         return file
       },
+      captions(block, language) {
+        const file = `pictures/${names.get(block.video!)}.${language}.vtt`
+        captions.set(file, block.captions![language]!)
+        return file
+      },
+      ...(choices?.sprite
+        ? {
+            icon(icon: Icon, centred: boolean) {
+              const id = centred ? `${icon.name}-centred` : icon.name
+              icons.set(id, symbolOf(icon, id, centred))
+              return `${ICONS}#${id}`
+            },
+          }
+        : {}),
       page: pageFile,
       form: formAddress ?? ((form) => exportedForm(site, form)),
       stylesheet: STYLESHEET,
+      script: SCRIPT,
       font: (font) => `fonts/${font.name}`,
     },
   })
@@ -89,6 +112,9 @@ export function webFiles(
     texts: [
       ...printed.pages.map(({ page, html }) => ({ file: pageFile(page), text: html })),
       { file: STYLESHEET, text: printed.css },
+      ...(printed.script ? [{ file: SCRIPT, text: printed.script }] : []),
+      ...(icons.size > 0 ? [{ file: ICONS, text: spriteOf([...icons.values()]) }] : []),
+      ...[...captions].map(([file, text]) => ({ file, text })),
     ],
     pictures: [...pictures.values()],
     fonts: [...fonts].map(([file, font]) => ({ file, font })),

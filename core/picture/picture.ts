@@ -18,13 +18,13 @@ export type Part = z.infer<typeof partSchema>
 /** Most tags of one picture. */
 export const MOST_TAGS = 30
 
-/** A picture of the site. */
+/** A picture of the site, still or moving. */
 export const pictureSchema = z.strictObject({
   id: idSchema,
   name: z.string().min(1).max(200),
   /** SHA-256 of the original's bytes, in hex; the name that it is stored under. */
   hash: z.string().regex(/^[0-9a-f]{64}$/),
-  type: z.enum(['image/jpeg', 'image/png', 'image/webp', 'image/avif', 'image/svg+xml']),
+  type: z.enum(['image/jpeg', 'image/png', 'image/webp', 'image/avif', 'image/svg+xml', 'video/mp4', 'video/webm']),
   /** Size of the original, px. */
   width: z.int().positive().max(MAX_SIDE),
   height: z.int().positive().max(MAX_SIDE),
@@ -37,6 +37,9 @@ export const pictureSchema = z.strictObject({
   tags: z.array(z.string().trim().min(1).max(60)).max(MOST_TAGS).optional(),
 })
 export type Picture = z.infer<typeof pictureSchema>
+
+/** True for a picture that moves: a video, which is stored and listed with the others. */
+export const isFilm = ({ type }: Pick<Picture, 'type'>): boolean => type.startsWith('video/')
 
 /** Quarter turns of a picture where it is placed, degrees clockwise. */
 export const TURNS = [90, 180, 270] as const

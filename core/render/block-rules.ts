@@ -1,7 +1,7 @@
 import { placementIn, placementToCss } from '#core/grid/placement'
 import { reachOf, sidesOf } from '#core/grid/reach'
 import { hasBoxOfGuide } from '#core/blocks/applies'
-import type { Block } from '#core/blocks/index'
+import { type Block, type BlockOf, hasTrait } from '#core/blocks/index'
 import type { Breakpoint } from '#core/grid/breakpoint'
 import { isContainer, walk } from '#core/blocks/tree'
 import { colourToCss, lengthToCss, type ViewportUnit } from '#core/style/css-values'
@@ -183,9 +183,11 @@ function joinShadows(own: Declaration[]): void {
 function partsAt(block: Block, values: StyleValues, setting: Setting, boxed: boolean): Parts {
   const own: Declaration[] = []
   const image: Declaration[] = boxed ? [['height', '100%']] : NONE
-  const holds = isContainer(block)
+  const holds = isContainer(block) && block.kind !== 'slideshow'
   if (holds) addLayout(own, block, setting, values)
   addPlacement(own, values, setting)
+  // A drawing has a size of its own in its field, which says nothing of the px that it is shown at.
+  if (hasTrait(block.kind, 'drawing') && values.width === undefined) own.push(['width', '100%'])
   const held = values.position === 'held'
   if (held) addHeld(own, values)
   for (const name in values) {
@@ -360,9 +362,26 @@ export function rulesOf(
     before = now
     setting = here
   }
+  if (block.kind === 'shape') rules.push(...partRules(block, selector))
   if (hover) rules.push(hoverRule(block, hover, selector, settingAt(block, surround, breakpoints, 0, viewportUnit)))
   return rules
 }
+
+/** The colours of the parts of a drawing. */
+const partRules = ({ parts }: BlockOf<'shape'>, selector: string): Rule[] =>
+  parts.map(({ fill, stroke, strokeWidth = 1 }, i) => ({
+    selector: `${selector} > :nth-child(${i + 1})`,
+    below: null,
+    declarations: [
+      ['fill', fill ? colourToCss(fill) : stroke ? 'none' : 'currentcolor'],
+      ...(stroke
+        ? ([
+            ['stroke', colourToCss(stroke)],
+            ['stroke-width', String(strokeWidth)],
+          ] as const)
+        : []),
+    ],
+  }))
 
 function selectorOf(selector: string, part: (typeof PARTS)[number], many: boolean): string {
   const selectors: Record<typeof part, string> = {

@@ -2,6 +2,7 @@ import { contentWidth } from '#core/grid/columns'
 import { placementIn } from '#core/grid/placement'
 import { reachOf, sidesOf } from '#core/grid/reach'
 import type { Block, BlockOf, Container, Section } from '#core/blocks/index'
+import { DEVICES } from '#core/blocks/devices'
 import { offered } from '#core/blocks/field'
 import { rowsOfWords } from '#core/values/table-words'
 import { turned } from '#core/picture/picture'
@@ -54,6 +55,15 @@ function pictureHeight(block: Picture, width: number, sight: Sight, whole: numbe
   const found = sight.site.pictures.find((one) => one.id === (otherPicture(block, sight) ?? block.picture))
   const chosen = found && turned(found, block.turn)
   return chosen ? (width * chosen.height) / chosen.width : 120
+}
+
+/** Height of what keeps the ratio of what it shows: a drawing, a device, a video; of the highest slide, with its controls. */
+function drawnHeight(block: Block, width: number, { site }: Sight): number | undefined {
+  if (block.kind === 'shape') return (width * block.view.height) / block.view.width
+  if (block.kind === 'device') return (width * DEVICES[block.device].size.height) / DEVICES[block.device].size.width
+  if (block.kind !== 'video') return undefined
+  const film = site.pictures.find((one) => one.id === block.video)
+  return film ? (width * film.height) / film.width : 120
 }
 
 /** The picture that takes the place of a block's own at one range of widths. */
@@ -109,6 +119,8 @@ export function pictureBoxes(section: Section, sight: Sight, words: Map<string, 
   function lay(block: Block, width: number, whole: number, cell?: Cell): number {
     const values = valuesOf(block, sight)
     const least = pxOf(values.minHeight, sight, whole) ?? 0
+    const drawn = drawnHeight(block, width, sight)
+    if (drawn !== undefined) return Math.max(least, pxOf(values.height, sight, whole) ?? drawn)
     if (block.kind === 'picture') {
       const height = Math.max(least, pictureHeight(block, width, sight, whole))
       boxes.set(block.id, { width, height })

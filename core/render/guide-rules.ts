@@ -18,6 +18,7 @@ import {
   tableRules,
 } from './look-rules'
 import type { Rule } from './rules'
+import { slideshowRules, videoRules } from './show-rules'
 import { typeDeclarations, typeTokens } from './type-rules'
 
 const rule = (selector: string, declarations: Declaration[], below: number | null = null): Rule => ({
@@ -94,7 +95,7 @@ export function sharedRules(site: Site, uses: Uses): Rule[] {
     ['display', 'block'],
     ['flex', 'none'],
   ])
-  rules.push(...listRules(guide, has), ...plainRules(hasClass))
+  rules.push(...listRules(guide, has), ...plainRules(hasClass), ...slideshowRules(hasClass), ...videoRules(has, hasClass))
   tag('hr', [
     ['border', '0'],
     ['border-block-start', '1px solid var(--line)'],

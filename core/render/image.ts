@@ -2,11 +2,18 @@ import type { Properties } from 'hast'
 import type { ImageFiles } from '#core/blocks/element'
 import type { BlockOf } from '#core/blocks/index'
 import type { Breakpoint } from '#core/grid/breakpoint'
+import { rangeAt } from '#core/grid/columns'
 import { scaled } from '#core/grid/extent'
 import { type Making, type Picture, type PictureFormat, turned } from '#core/picture/picture'
-import { drawnWidths, sizesAttribute, sizesOfDrawn, sourceWidths } from '#core/picture/sizes'
+import { type Asked, fittedSizes } from '#core/picture/fit-sizes'
+import type { MeasuredBoxes } from '#core/picture/measured'
+import { drawnWidths, sizesAttribute, sizesOfDrawn, sourceWidths, widthsFor } from '#core/picture/sizes'
 import type { FillPicture } from '#core/style/fill-layers'
+import type { Page } from '#core/site/schema'
+import type { Icon } from '#core/values/icon'
 import type { Link } from '#core/values/link'
+import { valueAt } from '#core/style/cascade'
+import { drawnWidth } from './boxes'
 import { type DrawnIn, shapeFactor, zoomAt } from './drawn'
 import { mediaBelow } from './rules'
 import { extentOf, type Surround } from './surround'
@@ -17,15 +24,29 @@ export type Addresses = {
   picture: (picture: Picture, width: number | null, making?: Making) => string
   /** True to offer every width that the layout needs; false for one picture of medium width. */
   sources: boolean
+  /** Boxes that a browser measured. */
+  measured?: MeasuredBoxes | undefined
+  /** Where an icon is, in a file of all; each is printed where it stands, if nothing is said. */
+  icon?: ((icon: Icon, centred: boolean) => string) | undefined
   /** Types of file that each picture is offered in, the lightest first; WebP alone, if nothing is said. */
   formats?: readonly PictureFormat[] | undefined
   link: (link: Link) => string
+  /** Where the captions of a video are, in a language; nowhere, if nothing is said. */
+  captions?: ((block: BlockOf<'video'>, language: string) => string) | undefined
+  /** Where a page of the site is shown inside another. */
+  framed?: ((page: Page) => string) | undefined
   /** Where a form sends its entries. */
   form: (form: BlockOf<'form'>) => string
 }
 
 /** What a picture's files are worked out from. */
-type Printing = { addresses: Addresses; breakpoints: readonly Breakpoint[]; surround: Surround; drawn: DrawnIn }
+type Printing = {
+  measured?: MeasuredBoxes | undefined
+  addresses: Addresses
+  breakpoints: readonly Breakpoint[]
+  surround: Surround
+  drawn: DrawnIn
+}
 
 /** Width of the one picture that the views show, px. */
 const VIEW_PICTURE = 1600
@@ -33,8 +54,18 @@ const VIEW_PICTURE = 1600
 const TYPES = { avif: 'image/avif', webp: 'image/webp' } as const
 
 /** Widths of a picture's files and what says when each of them is used. */
-function widthsOf(block: BlockOf<'picture'>, picture: Picture, { breakpoints, surround, drawn }: Printing) {
+function widthsOf(block: BlockOf<'picture'>, picture: Picture, { measured, breakpoints, surround, drawn }: Printing) {
   const boxes = drawn(block, picture)
+  const asked = measuredFor(block, picture, measured?.[block.id], breakpoints)
+  // What follows the window's height hangs on more than its width.
+  if (asked && !boxes?.some((one) => one.window))
+    return {
+      widths: widthsFor(
+        asked.map((one) => one.px),
+        picture.width,
+      ),
+      sizes: fittedSizes(asked),
+    }
   if (boxes) return { widths: drawnWidths(boxes, picture.width), sizes: sizesOfDrawn(boxes, breakpoints) }
   const extents = breakpoints.map((_, index) =>
     scaled(
@@ -43,6 +74,23 @@ function widthsOf(block: BlockOf<'picture'>, picture: Picture, { breakpoints, su
     ),
   )
   return { widths: sourceWidths(extents, breakpoints, picture.width), sizes: sizesAttribute(extents, breakpoints) }
+}
+
+/** What a picture is asked for in the boxes that were measured; nothing where it was in none. */
+function measuredFor(
+  block: BlockOf<'picture'>,
+  picture: Picture,
+  boxes: MeasuredBoxes[string] | undefined,
+  breakpoints: readonly Breakpoint[],
+): Asked[] | undefined {
+  const asked = (boxes ?? []).flatMap(([viewport, width, height]): Asked[] => {
+    if (width < 1 || height < 1) return []
+    const index = rangeAt(breakpoints, viewport)
+    const fit = valueAt(block.style, 'fit', breakpoints, index) ?? 'cover'
+    const px = drawnWidth({ width, height }, picture.width / picture.height, fit) * zoomAt(block, breakpoints, index)
+    return [{ viewport, px }]
+  })
+  return asked.length > 0 ? asked : undefined
 }
 
 /** The file of a picture and all its widths in one format. */

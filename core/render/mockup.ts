@@ -1,6 +1,6 @@
 import type { Element } from 'hast'
 import type { Page, Site } from '#core/site/schema'
-import type { Picture } from '#core/picture/picture'
+import type { Making, Picture } from '#core/picture/picture'
 import { type FontFile, fontFaceCss } from '#core/type/families'
 import { element } from '#core/blocks/html'
 import { createRenderer, pageBody } from './page'
@@ -9,7 +9,7 @@ import { printRules } from './rules'
 import { sharedRules, tokenDeclarations } from './guide-rules'
 
 /** Data URLs of what a mockup shows. */
-export type MockupParts = { picture: (picture: Picture) => string; fonts: { file: FontFile; url: string }[] }
+export type MockupParts = { picture: (picture: Picture, making?: Making) => string; fonts: { file: FontFile; url: string }[] }
 
 /**
  * A page as XHTML that needs nothing else, to be drawn inside an SVG `foreignObject`. The drawing's root stands for
@@ -20,7 +20,12 @@ export function mockupBody(site: Site, page: Page, parts: MockupParts, viewportH
     language: site.language,
     editing: false,
     viewportUnit: 'property',
-    addresses: { picture: (picture) => parts.picture(picture), sources: false, link: () => '#', form: () => '#' },
+    addresses: {
+      picture: (picture, _, making) => parts.picture(picture, making),
+      sources: false,
+      link: () => '#',
+      form: () => '#',
+    },
   })
   const sections = render(site, page)
   const tokens = {

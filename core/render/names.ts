@@ -48,6 +48,10 @@ function reservedWords(site: Site): Set<string> {
     'figures',
     'field',
     'frame',
+    'slideshow',
+    'slides',
+    'slide',
+    'running',
   ]
   return new Set(names.map((name) => name.split('-')[0]!))
 }

@@ -2,6 +2,7 @@ import type { Element, ElementContent } from 'hast'
 import { type Block, type BlockOf, kindOf, type Section, sharedClass } from '#core/blocks/index'
 import type { Page, Site } from '#core/site/schema'
 import { isContainer } from '#core/blocks/tree'
+import { isFilm } from '#core/picture/picture'
 import { picturesById } from '#core/site/tree'
 import type { ViewportUnit } from '#core/style/css-values'
 import { type Addresses, fillPicture, imageFiles } from './image'
@@ -22,6 +23,9 @@ export type RenderOptions = {
   editing: boolean
   viewportUnit: ViewportUnit
 }
+
+/** Width of a poster, px of the page. */
+const POSTER = 800
 
 /** One section as it is printed: its element, and the rules of all blocks in it. */
 export type RenderedSection = { id: string; element: Element; rules: readonly Rule[] }
@@ -51,8 +55,12 @@ export function createRenderer(options: RenderOptions) {
   let pages: ListedPage[] = []
 
   const find = (id: string) => pictures.get(id)
+  const still = (id: string) => {
+    const found = find(id)
+    return found && !isFilm(found) ? found : undefined
+  }
   const manyFormats = options.addresses.sources && (options.addresses.formats?.length ?? 1) > 1
-  const printing: PicturesPrinted = { find, fill: fillPicture(options.addresses, find), boxed: manyFormats }
+  const printing: PicturesPrinted = { find: still, fill: fillPicture(options.addresses, still), boxed: manyFormats }
 
   /** Class names of the sections; worked out again only when sections come, go, move or change their names. */
   function classesOf(site: Site): Map<string, string> {
@@ -104,8 +112,31 @@ export function createRenderer(options: RenderOptions) {
       children,
       inForm: form !== undefined,
       fieldName: (field) => (form && fieldNames(form).get(field.id)) ?? slug(labelOf(field) || field.input),
-      picture: find,
-      image: (one, picture) => imageFiles(one, picture, find, { addresses, breakpoints: site.breakpoints, surround, drawn }),
+      picture: (id) => still(id),
+      film: (id) => {
+        const film = find(id)
+        return film && isFilm(film)
+          ? { src: addresses.picture(film, null), type: film.type, width: film.width, height: film.height }
+          : undefined
+      },
+      poster: (id, width = POSTER) => {
+        const picture = still(id)
+        return picture && addresses.picture(picture, picture.type === 'image/svg+xml' ? null : Math.min(picture.width, 2 * width))
+      },
+      sprite: addresses.icon,
+      captions: (one, tongue) => addresses.captions?.(one, tongue),
+      framed: (id) => {
+        const other = site.pages.find((one) => one.id === id)
+        return other && addresses.framed && { src: addresses.framed(other), name: other.name }
+      },
+      image: (one, picture) =>
+        imageFiles(one, picture, still, {
+          measured: addresses.measured,
+          addresses,
+          breakpoints: site.breakpoints,
+          surround,
+          drawn,
+        }),
       boxed: isBoxed(block, manyFormats),
       href: addresses.link,
       action: addresses.form,

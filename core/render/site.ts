@@ -3,13 +3,16 @@ import { format } from 'hast-util-format'
 import { htmlText } from './html-text'
 import type { BlockOf } from '#core/blocks/index'
 import type { Page, Site } from '#core/site/schema'
-import type { Making, Picture, PictureFormat } from '#core/picture/picture'
+import type { WebChoices } from '#core/picture/measured'
+import type { Icon } from '#core/values/icon'
+import type { Making, Picture } from '#core/picture/picture'
 import { fallbackCss, familiesOf, type FontFile, fontFaceCss, fontFiles, needsSubset } from '#core/type/families'
 import type { Link } from '#core/values/link'
 import { element } from '#core/blocks/html'
 import { sectionClasses } from './names'
 import { linkOfHref } from './own-links'
 import { createRenderer, pageBody, type RenderedSection } from './page'
+import { minifyScript, needsScript, PAGE_SCRIPT } from './page-script'
 import { skipLink } from './skip'
 import { printRules, type Rule, type Layout } from './rules'
 import { inlineOnce, sharedRules, tokenDeclarations, usedTokens, withTokens } from './guide-rules'
@@ -20,6 +23,12 @@ export type SiteAddresses = {
   page: (page: Page) => string
   form: (form: BlockOf<'form'>) => string
   stylesheet: string
+  /** URL of the script, `script.js` if nothing is said. */
+  script?: string
+  /** Where an icon is, in a file of all. */
+  icon?: ((icon: Icon, centred: boolean) => string) | undefined
+  /** Where the captions of a video are, in a language. */
+  captions?: ((block: BlockOf<'video'>, language: string) => string) | undefined
   font: (file: FontFile) => string
 }
 
@@ -27,14 +36,15 @@ export type PrintOptions = {
   addresses: SiteAddresses
   style: Layout
   language?: string
-  /** Types of file that pictures are offered in; WebP alone, if nothing is said. */
-  formats?: readonly PictureFormat[] | undefined
+  choices?: WebChoices | undefined
 }
 
 export type PrintedSite = {
   pages: { page: Page; html: string }[]
   css: string
   fonts: FontFile[]
+  /** The script, where some page needs it. */
+  script: string | undefined
   /** Every character that the pages show, each once; fonts need no others. Worked out when it is asked for. */
   characters: () => string
 }
@@ -71,6 +81,7 @@ export function documentTree(
   language: string,
   stylesheet: Element,
   sections: readonly RenderedSection[],
+  script?: string,
 ): Root {
   const description = page.description[language] ?? ''
   const title = page.title[language] || `${page.name} · ${site.name}`
@@ -80,6 +91,7 @@ export function documentTree(
     element('title', {}, [{ type: 'text', value: title }]),
     ...(description === '' ? [] : [element('meta', { name: 'description', content: description }, [])]),
     stylesheet,
+    ...(script === undefined ? [] : [element('script', { src: script, defer: true }, [])]),
   ]
   const body = pageBody(page, sections, skipLink(language))
   return {
@@ -168,17 +180,31 @@ export function printSite(site: Site, options: PrintOptions): PrintedSite {
     language,
     editing: false,
     viewportUnit: 'unit',
-    addresses: { picture: addresses.picture, sources: true, formats: options.formats, link, form: addresses.form },
+    addresses: {
+      picture: addresses.picture,
+      sources: true,
+      formats: options.choices?.formats,
+      measured: options.choices?.measured,
+      icon: addresses.icon,
+      captions: addresses.captions,
+      framed: addresses.page,
+      link,
+      form: addresses.form,
+    },
   })
   const sheet = () => element('link', { rel: ['stylesheet'], href: addresses.stylesheet }, [])
   const printed = site.pages.map((page) => ({ page, sections: render(site, page) }))
-  const trees = printed.map(({ page, sections }) => documentTree(site, page, language, sheet(), sections))
+  const moves = printed.map(({ sections }) => sections.some(({ element: one }) => needsScript(one)))
+  const trees = printed.map(({ page, sections }, i) =>
+    documentTree(site, page, language, sheet(), sections, moves[i] ? (addresses.script ?? 'script.js') : undefined),
+  )
   const rules = printed.flatMap(({ sections }) => sections.flatMap((one) => one.rules))
   const { css, fonts } = stylesheet(site, rules, trees, options)
   return {
     pages: printed.map(({ page }, i) => ({ page, html: printHtml(trees[i]!, options.style) })),
     css,
     fonts,
+    script: moves.includes(true) ? (options.style === 'minified' ? minifyScript(PAGE_SCRIPT) : PAGE_SCRIPT) : undefined,
     characters: () => charactersOf(trees),
   }
 }

@@ -33,6 +33,8 @@ export const TRAITS = [
   'lift',
   /** May keep a ratio of width to height. */
   'ratio',
+  /** A drawing that is as wide as its place. */
+  'drawing',
   /** Shows a picture, with a crop and a scrim. */
   'image',
   /** A call to action: its colours are those of calls. */

@@ -1,8 +1,9 @@
+import type { WebChoices } from '#core/picture/measured'
 import type { SiteRecord } from '../sites'
 import type { Store } from '../database'
 
 /** What a format is written out of: a site as it is kept, and what was asked for in the address. */
-export type Written = { store: Store; record: SiteRecord; query: URLSearchParams }
+export type Written = { store: Store; record: SiteRecord; query: URLSearchParams; choices?: WebChoices | undefined }
 
 /** One format that a site is written to: what it is called, how it is served, and how it is made. */
 export type Format = {

@@ -1,4 +1,5 @@
 import { slug } from '#core/render/names'
+import type { WebChoices } from '#core/picture/measured'
 import type { Store } from '../database'
 import { getSite, MissingError } from '../sites'
 import { cssPropertiesFormat } from './css-properties'
@@ -33,11 +34,17 @@ export function openFile(store: Store, bytes: Uint8Array): Promise<string> {
 /** A site in one format, as a file. */
 type Written = { bytes: string | Uint8Array<ArrayBuffer>; type: string; file: string }
 
-async function written(store: Store, id: string, name: string, query: URLSearchParams): Promise<Written & { note: () => void }> {
+async function written(
+  store: Store,
+  id: string,
+  name: string,
+  query: URLSearchParams,
+  choices?: WebChoices,
+): Promise<Written & { note: () => void }> {
   if (!isFormat(name)) throw new MissingError('There is no such format.')
   const record = getSite(store, id)
   const { extension, type, write, taken } = FORMATS[name] as Format
-  const bytes = await write({ store, record, query })
+  const bytes = await write({ store, record, query, choices })
   return { bytes, type, file: `${slug(record.site.name)}${extension}`, note: () => taken?.({ store, record }) }
 }
 
@@ -52,8 +59,14 @@ export const writeAs = (store: Store, id: string, name: string, query: URLSearch
  * The same, taken: once it has been made, it is noted which revision was exported.
  * @throws MissingError for a format or a site that is not there
  */
-export async function takeAs(store: Store, id: string, name: string, query: URLSearchParams): Promise<Written> {
-  const { note, ...file } = await written(store, id, name, query)
+export async function takeAs(
+  store: Store,
+  id: string,
+  name: string,
+  query: URLSearchParams,
+  choices?: WebChoices,
+): Promise<Written> {
+  const { note, ...file } = await written(store, id, name, query, choices)
   note()
   return file
 }

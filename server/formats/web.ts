@@ -1,5 +1,5 @@
 import { readFont } from '../fonts'
-import { formatsAsked, wantedBytes } from '../pictures'
+import { wantedBytes } from '../pictures'
 import { markExported } from '../sites'
 import { exportFiles } from '../web-export'
 import { inThread } from '../threads/pool'
@@ -8,20 +8,20 @@ import type { Format } from './format'
 /** Files that are packed already. */
 const PACKED = /\.(webp|avif|jpg|png|woff2)$/
 
-/** The export as a zip: pages, stylesheet, pictures and fonts; minified with `?style=minified`, pictures in three formats with `?pictures=three`. */
+/** The export as a zip: pages, stylesheet, pictures and fonts; minified with `?style=minified`, pictures, icons and `sizes` as they were asked for. */
 export const web: Format = {
   what: 'pages, stylesheet, pictures and fonts',
   extension: '.zip',
   type: 'application/zip',
   taken: ({ store, record: { id, revision } }) => markExported(store, id, revision),
-  async write({ store, record: { site }, query }) {
+  async write({ store, record: { site }, query, choices }) {
     const owner = Symbol('export')
     const { files } = await exportFiles(
       site,
       query.get('style') === 'minified' ? 'minified' : 'readable',
       (picture, width, making) => wantedBytes(store, { picture, width, making }, owner),
       (name) => readFont(name, store.folder),
-      formatsAsked(query),
+      choices,
     )
     return inThread(
       owner,

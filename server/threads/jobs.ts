@@ -2,20 +2,21 @@ import { zipSync, type Zippable } from 'fflate'
 import { readSiteFile, writeSiteZip } from '#core/formats/site-zip'
 import { cleanSvg } from '#core/formats/svg'
 import { webFiles, type WebFiles } from '#core/formats/web-files'
-import type { PictureFormat } from '#core/picture/picture'
+import type { WebChoices } from '#core/picture/measured'
 import type { Layout } from '#core/render/rules'
 import type { Site } from '#core/site/schema'
 import { markdownOfDocx } from './docx'
+import { readFilmFile } from './film-file'
 import { cutTo, readFontFile } from './font-file'
 
 /** The files of an export as they come from another thread: functions do not travel. */
 export type Printed = Omit<WebFiles, 'characters'> & { characters: string }
 
-type Printing = { site: Site; style: Layout; forms: 'exported' | 'played'; formats: readonly PictureFormat[] }
+type Printing = { site: Site; style: Layout; forms: 'exported' | 'played'; choices: WebChoices }
 
-function print({ site, style, forms, formats }: Printing): Printed {
+function print({ site, style, forms, choices }: Printing): Printed {
   // Forms of a played page reach the local inbox, wherever the export would send them.
-  const files = webFiles(site, style, forms === 'played' ? (form) => `forms/${form.id}` : undefined, formats)
+  const files = webFiles(site, style, forms === 'played' ? (form) => `forms/${form.id}` : undefined, choices)
   return { ...files, characters: files.characters() }
 }
 
@@ -32,6 +33,7 @@ export const JOBS = {
   'clean-svg': cleanSvg,
   docx: markdownOfDocx,
   'read-font': readFontFile,
+  'read-film': readFilmFile,
   'cut-font': cutTo,
   print,
   zip: (files: Zippable): Uint8Array<ArrayBuffer> => zipSync(files, { mtime: new Date(1980, 0, 1) }),

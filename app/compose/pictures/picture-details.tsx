@@ -126,6 +126,8 @@ const TYPES: Record<Picture['type'], string> = {
   'image/webp': 'WebP',
   'image/avif': 'AVIF',
   'image/svg+xml': 'SVG',
+  'video/mp4': 'MP4',
+  'video/webm': 'WebM',
 }
 
 /** Colour spaces as they are written. */
