@@ -32,6 +32,7 @@ export default [
   route('fonts/:file', 'routes/font.ts'),
   route('icons', 'routes/icons.ts'),
   route('icons/own', 'routes/own-icon.ts'),
+  route('shapes/own', 'routes/own-shape.ts'),
   route('library', 'routes/library.ts'),
   route('library/:name', 'routes/library-thumbnail.ts'),
 ] satisfies RouteConfig

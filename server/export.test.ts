@@ -55,5 +55,7 @@ test('it says what is wrong with a call, a file or a missing picture, and fails'
 test('icons are found by their names and by their words', () => {
   expect(findIcons('telescope')[0]!.name).toBe('telescope')
   expect(findIcons('astronomy').map((one) => one.name)).toContain('telescope')
-  expect(findIcons('')).toHaveLength(60)
+  expect(findIcons('')).toHaveLength(90)
+  // Where something of it is seen, for those that are centred by it.
+  expect(findIcons('telescope')[0]!.bounds).toHaveLength(4)
 })

@@ -179,19 +179,7 @@ export async function pictureAt(
   if (!existsSync(join(originals(store), hash)) || pictureType(store, hash)?.startsWith('video/')) return undefined
   let work = beingMade.get(name)
   if (!work) {
-    work = resizing(owner, async () =>
-      encoded(
-        await shownAs(
-          sharp(join(originals(store), hash), { limitInputPixels: MAX_PIXELS })
-            .autoOrient()
-            .rotate(turn ?? 0),
-          width,
-          opacity,
-        ),
-        format,
-        pictureType(store, hash),
-      ),
-    )
+    work = resizing(owner, () => madeOf(join(originals(store), hash), width, making, pictureType(store, hash)))
       .then(async (bytes) => {
         await writeWhole(derivatives(store), name, bytes)
         return new Uint8Array(bytes)

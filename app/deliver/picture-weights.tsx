@@ -2,11 +2,12 @@ import { useState } from 'react'
 import { toast } from 'sonner'
 import type { WebChoices } from '#core/picture/measured'
 import type { Site } from '#core/site/schema'
-import { weightInWords } from '#core/values/weight'
 import { ask } from '../ui/ask'
 import { Button } from '../ui/button'
 
 type ViewWeight = { page: string; width: number; density: number; taken: number; naive: number; files: number }
+
+const kilobytes = (bytes: number) => `${Math.round(bytes / 1024).toLocaleString('en-GB')} kB`
 
 /** What the pictures of each page weigh in each view, against the originals as they came. */
 export function PictureWeights({ siteId, site, choicesOf }: { siteId: string; site: Site; choicesOf: () => Promise<WebChoices> }) {
@@ -44,18 +45,20 @@ export function PictureWeights({ siteId, site, choicesOf }: { siteId: string; si
             </tr>
           </thead>
           <tbody>
-            {weights.map((one) => (
-              <tr key={`${one.page} ${one.width} ${one.density}`} className="border-t border-line">
-                <td className="truncate py-0.5">{site.pages.find(({ id }) => id === one.page)?.name}</td>
-                <td className="figure">
-                  {one.width}, {one.density}x
-                </td>
-                <td className="figure text-right">{one.files}</td>
-                <td className="figure text-right">{weightInWords(one.taken)}</td>
-                <td className="figure text-right">{weightInWords(one.naive)}</td>
-                <td className="figure text-right">{one.naive === 0 ? '' : `${Math.round((one.taken / one.naive) * 100)} %`}</td>
-              </tr>
-            ))}
+            {weights
+              .filter((one) => one.files > 0)
+              .map((one) => (
+                <tr key={`${one.page} ${one.width} ${one.density}`} className="border-t border-line">
+                  <td className="truncate py-0.5">{site.pages.find(({ id }) => id === one.page)?.name}</td>
+                  <td className="figure">
+                    {one.width}, {one.density}x
+                  </td>
+                  <td className="figure text-right">{one.files}</td>
+                  <td className="figure text-right">{kilobytes(one.taken)}</td>
+                  <td className="figure text-right">{kilobytes(one.naive)}</td>
+                  <td className="figure text-right">{one.naive === 0 ? '' : `${Math.round((one.taken / one.naive) * 100)} %`}</td>
+                </tr>
+              ))}
           </tbody>
         </table>
       )}

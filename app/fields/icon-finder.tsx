@@ -1,5 +1,8 @@
-import { useEffect, useState } from 'react'
+import { Upload } from 'lucide-react'
+import { useEffect, useRef, useState } from 'react'
+import { toast } from 'sonner'
 import type { Icon } from '#core/values/icon'
+import { ask } from '../ui/ask'
 
 /** An icon of the open set, drawn at 16 px. */
 export const IconShape = ({ icon }: { icon: Icon }) => (
@@ -20,6 +23,44 @@ export const IconShape = ({ icon }: { icon: Icon }) => (
   </svg>
 )
 
+/** Takes an SVG file as an icon: cleaned, on the field of all others, and in one colour. */
+function OwnIcon({ onChoose }: { onChoose: (icon: Icon) => void }) {
+  const input = useRef<HTMLInputElement>(null)
+  const take = async (file: File | undefined) => {
+    if (!file) return
+    const body = new FormData()
+    body.set('icon', file)
+    const answer = await ask<Icon>(`"${file.name}" was not taken`, '/icons/own', { method: 'POST', body })
+    if ('problem' in answer) toast.error(answer.problem)
+    else onChoose(answer)
+  }
+  return (
+    <>
+      <button
+        type="button"
+        aria-label="Own icon"
+        title="Take an SVG file as an icon"
+        className="flex h-[26px] w-[26px] shrink-0 items-center justify-center rounded-2 border border-line-strong bg-field hover:border-ink"
+        onClick={() => input.current?.click()}
+      >
+        <Upload size={14} strokeWidth={1.5} />
+      </button>
+      <input
+        ref={input}
+        type="file"
+        aria-label="Take an SVG file as an icon"
+        accept="image/svg+xml"
+        className="sr-only"
+        tabIndex={-1}
+        onChange={(event) => {
+          void take(event.target.files?.[0])
+          event.target.value = ''
+        }}
+      />
+    </>
+  )
+}
+
 /** Finds an icon by a word. */
 export function IconFinder({ chosen, onChoose }: { chosen: string | undefined; onChoose: (icon: Icon) => void }) {
   const [query, setQuery] = useState('')
@@ -34,13 +75,16 @@ export function IconFinder({ chosen, onChoose }: { chosen: string | undefined; o
   }, [query])
   return (
     <>
-      <input
-        aria-label="Find an icon"
-        placeholder="Find: arrow, clock, ticket …"
-        className="my-1 h-[26px] w-full rounded-2 border border-line-strong bg-field px-2"
-        value={query}
-        onChange={(event) => setQuery(event.target.value)}
-      />
+      <span className="flex items-center gap-1">
+        <input
+          aria-label="Find an icon"
+          placeholder="Find: arrow, clock, ticket …"
+          className="my-1 h-[26px] w-full rounded-2 border border-line-strong bg-field px-2"
+          value={query}
+          onChange={(event) => setQuery(event.target.value)}
+        />
+        <OwnIcon onChoose={onChoose} />
+      </span>
       <div className="relative grid max-h-24 grid-cols-9 gap-0.5 overflow-y-auto">
         {icons.map((icon) => (
           <button

@@ -5,8 +5,10 @@ import { find, html, svg } from 'property-information'
 export type Shown = WeakMap<ElementContent, Node>
 
 const SVG = 'http://www.w3.org/2000/svg'
-const isSvg = (element: Element) =>
-  ['svg', 'path', 'circle', 'rect', 'line', 'polyline', 'polygon', 'ellipse'].includes(element.tagName)
+const DRAWN: ReadonlySet<string> = new Set(
+  'svg g path circle rect line polyline polygon ellipse clipPath image foreignObject symbol use'.split(' '),
+)
+const isSvg = (element: Element) => DRAWN.has(element.tagName)
 
 /** True while the words of an element are edited in this very view: its content is the editor's. */
 export const EDITED = 'data-edited'

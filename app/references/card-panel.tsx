@@ -1,5 +1,6 @@
 import { Pipette } from 'lucide-react'
 import { useEffect, useState } from 'react'
+import { isFilm } from '#core/picture/picture'
 import type { PaletteColour } from '#core/colour/palette'
 import type { BoardCard } from '#core/site/board'
 import type { Picture } from '#core/picture/picture'
@@ -61,7 +62,7 @@ type OneProps = { card: BoardCard; picking: boolean; onPick: (picking: boolean) 
 
 function One({ card, picking, onPick }: OneProps) {
   const store = useSessionStore()
-  const pictures = useSession((state) => state.session.site.pictures)
+  const pictures = useSession((state) => state.session.site.pictures).filter((one) => !isFilm(one))
   const set = (values: Partial<BoardCard>, gesture?: string) =>
     edit(store, putCards([{ ...card, ...values } as BoardCard]), gesture)
   const picture = card.kind === 'picture' ? pictures.find((one) => one.id === card.picture) : undefined

@@ -1,6 +1,7 @@
 import { Pipette } from 'lucide-react'
 import { useState } from 'react'
 import { toast } from 'sonner'
+import { isFilm } from '#core/picture/picture'
 import { harmonyOf, HARMONIES, type Harmony, rampOf } from '#core/colour/harmony'
 import type { PaletteColour } from '#core/colour/palette'
 import { readColourList } from '#core/formats/colour-list'
@@ -83,7 +84,7 @@ const sourceOf = (picture: Site['pictures'][number]) =>
   `/pictures/${picture.hash}${picture.type === 'image/svg+xml' ? '' : '?w=1200'}`
 
 function FromPicture(taking: Taking) {
-  const pictures = useSession((state) => state.session.site.pictures)
+  const pictures = useSession((state) => state.session.site.pictures).filter((one) => !isFilm(one))
   const [id, setId] = useState(pictures[0]?.id ?? '')
   const [count, setCount] = useState(6)
   const [palette, setPalette] = useState<PaletteColour[]>([])

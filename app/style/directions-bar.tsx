@@ -1,5 +1,6 @@
 import { ChevronDown, Columns2, Copy, Star, Trash2 } from 'lucide-react'
 import { DropdownMenu, Popover } from 'radix-ui'
+import { isFilm } from '#core/picture/picture'
 import { currentOf, type Direction, guideOf } from '#core/site/directions'
 import type { Site } from '#core/site/schema'
 import { useSessionStore, useSession } from '../session/context'
@@ -106,7 +107,7 @@ export function copyName(site: Site, name: string): string {
 /** Name, note and mood pictures of a direction. */
 function About({ direction }: { direction: Direction }) {
   const store = useSessionStore()
-  const pictures = useSession((state) => state.session.site.pictures)
+  const pictures = useSession((state) => state.session.site.pictures).filter((one) => !isFilm(one))
   const put = (values: Partial<Pick<Direction, 'name' | 'note' | 'mood'>>) =>
     edit(store, { kind: 'direction-field', direction: direction.id, values })
   return (

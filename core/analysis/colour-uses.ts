@@ -31,6 +31,7 @@ function* ofValues(values: StyleValues, isCall: boolean): Generator<{ colour: Co
   for (const colour of coloursOfShadow(values.shadow)) yield { colour, use: 'shadows', what: 'shadow' }
   for (const { colour } of values.textShadow ?? []) yield { colour, use: 'shadows', what: 'shadow of the words' }
   if (values.outline) yield { colour: values.outline.colour, use: asUse('edges'), what: 'outline' }
+  if (values.icon?.colour) yield { colour: values.icon.colour, use: asUse('words'), what: 'icon' }
   if (values.around) yield { colour: values.around, use: 'shadows', what: 'scrim around it' }
   for (const shape of [values.topShape, values.bottomShape])
     if (shape) yield { colour: shape.colour, use: asUse('grounds'), what: 'shape of an edge' }

@@ -5,12 +5,18 @@ import type { StyleValues } from '#core/style/registry'
 import { scopesOf } from './values-in-use'
 
 /** One place where a picture is shown: a block of a page and what for, or a card of the references board. */
-export type PictureUse = { page: string; block: string; what: 'picture' | 'below a breakpoint' | 'fill' } | { card: string }
+export type PictureUse =
+  { page: string; block: string; what: 'picture' | 'below a breakpoint' | 'fill' | 'poster' } | { card: string }
 
 const filledWith = (values: StyleValues): string[] =>
   (values.fillLayers ?? []).flatMap((layer) => (layer.kind === 'picture' ? [layer.picture] : []))
 
-function* shownBy(block: Block): Generator<[string, 'picture' | 'below a breakpoint' | 'fill']> {
+function* shownBy(block: Block): Generator<[string, 'picture' | 'below a breakpoint' | 'fill' | 'poster']> {
+  if (block.kind === 'video') {
+    if (block.video !== undefined) yield [block.video, 'picture']
+    if (block.poster !== undefined) yield [block.poster, 'poster']
+  }
+  if (block.kind === 'device' && block.picture !== undefined) yield [block.picture, 'picture']
   if (block.kind === 'picture') {
     if (block.picture !== undefined) yield [block.picture, 'picture']
     for (const other of Object.values(block.instead ?? {})) yield [other, 'below a breakpoint']

@@ -10,7 +10,7 @@ export type Eyebrow = BlockBase<'eyebrow', typeof fields>
 /** A short line above a heading. */
 export const eyebrow: Kind<Eyebrow> = {
   fields,
-  traits: ['flow', 'sides', 'aligned', 'type', 'ink', 'box'],
+  traits: ['flow', 'sides', 'aligned', 'type', 'icon', 'ink', 'box'],
   passage: () => 'eyebrow',
   sharedClass: ({ type }) => type ?? 'eyebrow',
   defaults: () => ({ words: {} }),

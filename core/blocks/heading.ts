@@ -10,7 +10,7 @@ export type Heading = BlockBase<'heading', typeof fields>
 /** A heading of the page's outline, level 1 to 6. */
 export const heading: Kind<Heading> = {
   fields,
-  traits: ['flow', 'sides', 'aligned', 'type', 'ink', 'box'],
+  traits: ['flow', 'sides', 'aligned', 'type', 'icon', 'ink', 'box'],
   passage: () => 'heading',
   // The guide has roles for four levels; deeper ones are set as the fourth.
   sharedClass: ({ type, level }) => type ?? `heading-${Math.min(level, 4)}`,

@@ -27,7 +27,7 @@ export type Text = BlockBase<'text', typeof fields>
 /** A paragraph. */
 export const text: Kind<Text> = {
   fields,
-  traits: ['flow', 'sides', 'aligned', 'type', 'ink', 'box', 'underline'],
+  traits: ['flow', 'sides', 'aligned', 'type', 'icon', 'ink', 'box', 'underline'],
   passage: ({ part }) => part ?? 'text',
   sharedClass: ({ type }) => type ?? '',
   defaults: () => ({ words: {} }),

@@ -9,6 +9,7 @@ import { valuesByRange } from '#core/style/cascade'
 import type { FillPicture } from '#core/style/fill-layers'
 import { edgeToCss } from '#core/style/edge-shapes'
 import { filterToCss } from '#core/style/filters'
+import { iconToCss } from '#core/style/heading-icon'
 import { EDGE_SIDES } from '#core/style/surface'
 import { cropPosition } from '#core/picture/crop-position'
 import { type Picture, turned } from '#core/picture/picture'
@@ -20,11 +21,11 @@ import type { Rule } from './rules'
 import { settingAt, type Surround } from './surround'
 
 /**
- * What a block declares at one range of widths: on itself, on its image, on what it holds, on its scrim and the dark tone
- * of its two; a section on the shapes of its edges; a table whose rows are stacked also on those, on its head and on the
+ * What a block declares at one range of widths: on itself, on its image, on what it holds, on its scrim, its icon and the
+ * dark tone of its two; a section on the shapes of its edges; a table whose rows are stacked also on those, on its head and on the
  * labels that stand for it.
  */
-const PARTS = ['own', 'image', 'children', 'scrim', 'shade', 'top', 'bottom', 'rows', 'head', 'labels'] as const
+const PARTS = ['own', 'image', 'children', 'scrim', 'icon', 'shade', 'top', 'bottom', 'rows', 'head', 'labels'] as const
 type Parts = Record<(typeof PARTS)[number], Declaration[]>
 
 const NONE: Declaration[] = []
@@ -211,6 +212,7 @@ function partsAt(block: Block, values: StyleValues, setting: Setting, boxed: boo
     image,
     children: holds ? childrenOf(block, values, setting) : NONE,
     scrim: boxed && values.scrim ? scrimOf(values.scrim) : NONE,
+    icon: values.icon ? iconToCss(values.icon, values.textAlign) : NONE,
     shade: boxed && values.duotone ? shadeOf(values.duotone.dark) : NONE,
     top: values.topShape ? edgeToCss(values.topShape, 'top') : NONE,
     bottom: values.bottomShape ? edgeToCss(values.bottomShape, 'bottom') : NONE,
@@ -389,6 +391,7 @@ function selectorOf(selector: string, part: (typeof PARTS)[number], many: boolea
     image: many ? `${selector} img` : `${selector} > img`,
     children: `:where(${selector}) > *`,
     scrim: `${selector}::after`,
+    icon: `${selector}::before`,
     shade: `${selector}::before`,
     top: `${selector}::before`,
     bottom: `${selector}::after`,

@@ -17,3 +17,12 @@ test('words and styles end no section of the XML that they stand in', () => {
   expect(text).not.toContain('</style><b>')
   expect(text).toContain('x ]]&gt; y')
 })
+
+test('in XML an attribute that only is there has a value all the same', () => {
+  const button = element('button', { hidden: true, title: 'a b > c hidden', dataPause: '' }, [
+    { type: 'text', value: 'x < y hidden' },
+  ])
+  expect(xhtmlText(element('div', {}, [button]))).toBe(
+    '<div><button hidden="" title="a b > c hidden" data-pause="">x &#x3C; y hidden</button></div>',
+  )
+})

@@ -14,8 +14,21 @@ export const styleText = (css: string): string => printable(css).replaceAll('</'
 /** The `style` element of a document that is read as HTML and as XML alike, by the comment and section marks. */
 export const eitherStyle = (css: string): string => `/*<![CDATA[*/${styleText(css)}/*]]>*/`
 
+/** An opening tag, with its attributes. */
+const TAG = /<[a-zA-Z][\w:-]*(?:\s+[^\s=>"'/]+(?:="[^"]*")?)+\s*\/?>/g
+/** A value, or a name without one. */
+const VALUE_OR_NAME = /="[^"]*"|\s([^\s=>"'/]+)(?=[\s/>])/g
+
+/** In XML every attribute has a value, also one that only is there or not (XML 1.0, 3.1). */
+const withValues = (text: string): string =>
+  text.replace(TAG, (tag) =>
+    tag.replace(VALUE_OR_NAME, (all, name: string | undefined) => (name === undefined ? all : ` ${name}=""`)),
+  )
+
 /** A tree as XHTML, to be drawn inside an SVG `foreignObject`. */
 export const xhtmlText = (tree: Element): string =>
-  printable(
-    toHtml(tree, { closeSelfClosing: true, closeEmptyElements: true, characterReferences: { useNamedReferences: false } }),
+  withValues(
+    printable(
+      toHtml(tree, { closeSelfClosing: true, closeEmptyElements: true, characterReferences: { useNamedReferences: false } }),
+    ),
   ).replace(/\]\]>(?!\*\/<\/style>)/g, ']]&gt;')

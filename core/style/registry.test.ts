@@ -94,6 +94,7 @@ const SAMPLES: Record<PropertyName, unknown> = {
   topShape: { shape: 'slant', height: 40, colour: { role: 'ground' } },
   bottomShape: { shape: 'ridge', height: 12, every: 30, colour: { role: 'ground' } },
   mask: { kind: 'fade', angle: 180, from: 60, to: 100 },
+  icon: { icon: { name: 'disc', nodes: [['circle', { cx: '12', cy: '12', r: '10' }]] }, place: 'before', size: 24, gap: -4 },
   duotone: { dark: { role: 'ink' }, light: { role: 'ground' } },
   focal: { x: 20, y: 80 },
   scrim: { colour: { role: 'ink' }, from: 0.5, to: 0, angle: 90 },

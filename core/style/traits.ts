@@ -31,6 +31,8 @@ export const TRAITS = [
   'underline',
   /** May rise where the pointer is over it. */
   'lift',
+  /** May have an icon beside or above its words. */
+  'icon',
   /** May keep a ratio of width to height. */
   'ratio',
   /** A drawing that is as wide as its place. */

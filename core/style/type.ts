@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { besideIcon, headingIconSchema } from './heading-icon'
 import { lengthToCss } from './css-values'
 import { property } from './property'
 import { lengthSchema } from '#core/values/length'
@@ -74,5 +75,12 @@ export const type = {
     schema: z.enum(['upright', 'italic']),
     applies: ['type'],
     css: (value) => [['font-style', value === 'italic' ? 'italic' : 'normal']],
+  }),
+  icon: property({
+    label: 'Icon',
+    column: 'type',
+    schema: headingIconSchema,
+    applies: ['icon'],
+    css: besideIcon,
   }),
 }

@@ -7,6 +7,7 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable'
 import { GripVertical, X } from 'lucide-react'
+import { isFilm } from '#core/picture/picture'
 import { type FillKind, type FillLayer, fillLayersToCss, MOST_FILLS, newFillLayer } from '#core/style/fill-layers'
 import { Row } from '../../fields/row'
 import type { StyleAccess } from '../../fields/use-style'
@@ -30,7 +31,7 @@ const NAMES = Object.fromEntries(KINDS.map(({ value, label }) => [value, label])
 /** The layers that fill a box over its flat fill, the uppermost first: chosen, added, taken out, and reordered by drag. */
 export function FillLayers({ style }: { style: StyleAccess }) {
   const store = useSessionStore()
-  const pictures = useSession((state) => state.session.site.pictures)
+  const pictures = useSession((state) => state.session.site.pictures).filter((one) => !isFilm(one))
   const chosen = useSession((state) => state.fillLayer)
   const layers = style.get('fillLayers') ?? []
   const sensors = useSensors(

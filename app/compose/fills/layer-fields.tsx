@@ -1,5 +1,6 @@
 import { Plus, X } from 'lucide-react'
 import type { ReactNode } from 'react'
+import { isFilm } from '#core/picture/picture'
 import { type FillLayer, type GradientLayer, isGradient } from '#core/style/fill-layers'
 import { ColourField } from '../../fields/colour-field'
 import { Row } from '../../fields/row'
@@ -119,7 +120,7 @@ function fieldsOf(layer: FillLayer, onChange: FieldsProps['onChange']): ReactNod
 }
 
 function PictureFields({ layer, onChange }: FieldsProps<Extract<FillLayer, { kind: 'picture' }>>) {
-  const pictures = useSession((state) => state.session.site.pictures)
+  const pictures = useSession((state) => state.session.site.pictures).filter((one) => !isFilm(one))
   return (
     <>
       <Row label="Picture">

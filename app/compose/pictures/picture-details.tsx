@@ -3,7 +3,7 @@ import { useNavigate } from 'react-router'
 import { toast } from 'sonner'
 import type { PictureUse } from '#core/analysis/picture-uses'
 import type { PaletteColour } from '#core/colour/palette'
-import { MOST_TAGS, type Picture } from '#core/picture/picture'
+import { isFilm, MOST_TAGS, type Picture } from '#core/picture/picture'
 import { findBlock } from '#core/site/tree'
 import { weightInWords } from '#core/values/weight'
 import type { PictureFacts } from '#core/picture/facts'
@@ -26,7 +26,11 @@ export function PictureDetails({ picture, uses, onClose }: { picture: Picture; u
   )
   return (
     <>
-      <PictureAreas picture={picture} onChange={change} />
+      {isFilm(picture) ? (
+        <video src={`/pictures/${picture.hash}`} controls preload="metadata" className="block w-full bg-ink" />
+      ) : (
+        <PictureAreas picture={picture} onChange={change} />
+      )}
       <label className="mt-3 block">
         <span className="text-label text-ink-2">Name</span>
         <input
@@ -66,7 +70,7 @@ export function PictureDetails({ picture, uses, onClose }: { picture: Picture; u
           />
         </div>
       </div>
-      <Facts picture={picture} />
+      {!isFilm(picture) && <Facts picture={picture} />}
       <h3 className="mb-1 mt-4 font-semibold">Where used</h3>
       <Uses uses={uses} onClose={onClose} />
       <div className="mt-4 flex flex-wrap gap-2 border-t border-line pt-3">

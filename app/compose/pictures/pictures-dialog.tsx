@@ -1,7 +1,7 @@
 import { Upload } from 'lucide-react'
 import { type DragEvent, useMemo, useRef, useState } from 'react'
 import { findPictures, picturesInUse, tagsInUse } from '#core/analysis/picture-uses'
-import type { Picture } from '#core/picture/picture'
+import { isFilm, type Picture } from '#core/picture/picture'
 import { useSession, useSessionStore } from '../../session/context'
 import { Button } from '../../ui/button'
 import { TitledDialog } from '../../ui/dialog'
@@ -106,7 +106,7 @@ export function PicturesDialog({ onClose }: { onClose: () => void }) {
           type="file"
           multiple
           aria-label="Upload pictures"
-          accept="image/jpeg,image/png,image/webp,image/avif,image/svg+xml"
+          accept="image/jpeg,image/png,image/webp,image/avif,image/svg+xml,video/mp4,video/webm"
           className="sr-only"
           tabIndex={-1}
           onChange={(event) => {
@@ -136,7 +136,7 @@ export function PicturesDialog({ onClose }: { onClose: () => void }) {
           {shelf !== 'service' && found.length === 0 && (
             <p className="p-6 text-center text-ink-2">
               {site.pictures.length === 0
-                ? 'Drop pictures here, as many as you like: JPEG, PNG, WebP, AVIF or SVG.'
+                ? 'Drop pictures here, as many as you like: JPEG, PNG, WebP, AVIF or SVG, and videos as MP4 or WebM.'
                 : query !== ''
                   ? 'No picture has these words in its name or tags.'
                   : shelf === 'unused'
@@ -180,13 +180,22 @@ function Shelved({
               className="block w-full border-2 border-transparent p-1 text-left hover:border-line-strong aria-pressed:border-yarrow"
               onClick={() => onChoose(one.id)}
             >
-              <img
-                src={`/pictures/${one.hash}${one.type === 'image/svg+xml' ? '' : '?w=320'}`}
-                alt=""
-                loading="lazy"
-                decoding="async"
-                className="aspect-[4/3] w-full bg-ground object-contain"
-              />
+              {isFilm(one) ? (
+                <video
+                  src={`/pictures/${one.hash}#t=0.1`}
+                  preload="metadata"
+                  muted
+                  className="aspect-[4/3] w-full bg-ink object-contain"
+                />
+              ) : (
+                <img
+                  src={`/pictures/${one.hash}${one.type === 'image/svg+xml' ? '' : '?w=320'}`}
+                  alt=""
+                  loading="lazy"
+                  decoding="async"
+                  className="aspect-[4/3] w-full bg-ground object-contain"
+                />
+              )}
               <span className="mt-1 flex justify-between gap-2 text-label">
                 <span className="truncate">{one.name}</span>
                 <span className={`figure shrink-0 ${count === 0 ? 'text-muted' : 'text-ink-2'}`}>

@@ -1,12 +1,13 @@
 import type { ComponentType } from 'react'
 import type { Block, BlockKind, BlockOf } from '#core/blocks/index'
-import { NumberField } from '../../ui/number-field'
 import { useSessionStore, useSession } from '../../session/context'
 import { edit } from '../../session/store'
 import { listedPages } from '#core/render/page'
 import { EntryColumn, FieldColumn, FormColumn } from './form-columns'
 import { LabelRow, SectionColumn, TableColumn, TextColumn } from './meaning-columns'
-import { IconFinder } from '../../fields/icon-finder'
+import { IconColumn } from './icon-column'
+import { ShapeColumn } from './shape-column'
+import { DeviceColumn, SlideshowColumn, VideoColumn } from './show-columns'
 import { ColumnHead, Finding, Row } from '../../fields/row'
 
 type Extras = { [K in BlockKind]?: { name: string; Column: ComponentType<{ block: BlockOf<K> }> } }
@@ -22,6 +23,10 @@ const EXTRAS: Extras = {
   section: { name: 'Section', Column: SectionColumn },
   text: { name: 'Meaning', Column: TextColumn },
   table: { name: 'Table', Column: TableColumn },
+  slideshow: { name: 'Slideshow', Column: SlideshowColumn },
+  video: { name: 'Video', Column: VideoColumn },
+  device: { name: 'Device', Column: DeviceColumn },
+  shape: { name: 'Shape', Column: ShapeColumn },
 }
 
 /** What the column of a kind's own settings is called, if it has any. */
@@ -34,30 +39,6 @@ export function ExtrasColumn({ block }: { block: Block }) {
 
 const SEGMENT =
   'h-[26px] flex-1 rounded-2 border border-line-strong bg-field aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-on-ink'
-
-function IconColumn({ block }: { block: BlockOf<'icon'> }) {
-  const store = useSessionStore()
-  return (
-    <div>
-      <ColumnHead title="Icon" note={block.icon.name} />
-      <Row label="Size">
-        <NumberField
-          className="flex-1"
-          label="Size of the icon"
-          unit="px"
-          value={block.size}
-          least={8}
-          most={200}
-          onChange={(size) => edit(store, { kind: 'field', block: block.id, field: 'size', value: size })}
-        />
-      </Row>
-      <IconFinder
-        chosen={block.icon.name}
-        onChoose={(icon) => edit(store, { kind: 'field', block: block.id, field: 'icon', value: icon as never })}
-      />
-    </div>
-  )
-}
 
 function ListColumn({ block }: { block: BlockOf<'list'> }) {
   const store = useSessionStore()

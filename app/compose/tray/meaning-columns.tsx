@@ -15,7 +15,7 @@ export function LabelRow({
   name = 'Name for those who hear the page',
   placeholder = 'No name',
 }: {
-  block: BlockOf<'section' | 'group' | 'nav'>
+  block: BlockOf<'section' | 'group' | 'nav' | 'slideshow' | 'video'>
   name?: string
   placeholder?: string
 }) {

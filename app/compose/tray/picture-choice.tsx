@@ -2,7 +2,7 @@ import { Crop, Images, ImageUp, RotateCw } from 'lucide-react'
 import { useRef } from 'react'
 import type { BlockOf } from '#core/blocks/index'
 import type { Edit } from '#core/edits/index'
-import { TURNS } from '#core/picture/picture'
+import { isFilm, TURNS } from '#core/picture/picture'
 import { Row } from '../../fields/row'
 import { useField } from '../../fields/use-field'
 import type { StyleAccess } from '../../fields/use-style'
@@ -24,7 +24,9 @@ export function PictureChoice({ block, style }: { block: BlockOf<'picture'>; sty
   const shown = useField(style.places, 'picture', (each) => each.kind === 'picture')
   const below = typeof style.scope === 'object' ? style.scope.below : undefined
   const other = below === undefined ? undefined : block.instead?.[below]
-  const options = pictures.map((one) => ({ value: one.id, label: one.name.replace(/\.[a-z]+$/i, '') }))
+  const options = pictures
+    .filter((one) => !isFilm(one))
+    .map((one) => ({ value: one.id, label: one.name.replace(/\.[a-z]+$/i, '') }))
 
   const setBelow = (id: string, picture: string | undefined) => {
     const edits = style.places.flatMap(({ block: each }): Edit[] => {

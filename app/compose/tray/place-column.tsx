@@ -58,7 +58,7 @@ export function PlaceColumn({ style }: { style: StyleAccess }) {
       {!one && <TogetherRows style={style} />}
       {inGrid && style.get('position') !== 'backdrop' && <ColumnPicker style={style} />}
       <ReachRow style={style} />
-      {style.places.every((each) => isContainer(each.block)) && <LayoutRows style={style} />}
+      {style.places.every((each) => isContainer(each.block) && each.block.kind !== 'slideshow') && <LayoutRows style={style} />}
       <Row label="Space" style={style} names={['spaceBefore', 'spaceAfter']}>
         <LengthOf style={style} name="spaceBefore" placeholder="Before" tokens="spaces" />
         <LengthOf style={style} name="spaceAfter" placeholder="After" tokens="spaces" />

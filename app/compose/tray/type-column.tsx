@@ -12,6 +12,7 @@ import { useFrames } from '../../live/frames'
 import { pageOf } from '../../session/store'
 import { later } from '../../ui/later'
 import { useField } from '../../fields/use-field'
+import { HeadingIconRows } from './heading-icon-rows'
 import { ChoiceOf, LengthOf, MIXED, NumberOf } from './fields'
 import { ColumnHead, Finding, Row } from '../../fields/row'
 import type { StyleAccess } from '../../fields/use-style'
@@ -118,6 +119,7 @@ export function TypeColumn({ style }: { style: StyleAccess }) {
           <ChoiceOf style={style} name="letterCase" options={CASES} fallback={role?.letterCase ?? 'as-typed'} />
           <ChoiceOf style={style} name="italic" options={SLOPES} fallback={role?.italic ? 'italic' : 'upright'} />
         </Row>
+        <HeadingIconRows style={style} />
       </div>
     </div>
   )
