@@ -6,13 +6,11 @@ import { type Block, blockSchema } from '#core/blocks/index'
 import { hasWords, walk } from '#core/blocks/tree'
 import { plainText } from '#core/values/words'
 import { useSessionStore } from '../session/context'
-import { insertPlace, paste } from './insert'
+import { paste } from './insert'
 import { deleteSelection } from './on-selection'
-import { pictureEdits } from './picture-drop'
-import { uploadPicture } from '../session/upload-picture'
 import { positionOf } from '#core/edits/places'
 import { topmost } from '#core/many/chosen'
-import { allSelected, type SessionStore, editAll, makeId } from '../session/store'
+import { allSelected, type SessionStore, makeId } from '../session/store'
 
 const BLOCKS = 'application/x-yarrowfinch-blocks+json'
 
@@ -43,14 +41,7 @@ async function takePaste(store: SessionStore, data: DataTransfer): Promise<void>
     if (blocks.success) paste(store, blocks.data)
     return
   }
-  for (const file of files) {
-    const picture = await uploadPicture(store.getState().siteId, file)
-    const place = insertPlace(store.getState(), 'picture')
-    if (!picture || !place) continue
-    const block = newBlock('picture', makeId)
-    editAll(store, `add ${file.name}`, [{ kind: 'insert', ...place, blocks: [block] }, ...pictureEdits(store, picture, block.id)])
-  }
-  if (files.length > 0) return
+  if (files.length > 0) return (await import('./put-pictures')).pastePictures(store, files)
   const { language } = store.getState().session.site
   const lines = data
     .getData('text/plain')

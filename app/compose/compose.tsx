@@ -14,6 +14,7 @@ import { useClipboard } from './clipboard'
 import { useSessionStore, useSession } from '../session/context'
 import { useKeys } from './keys'
 import { type Frames, FramesProvider } from '../live/frames'
+import { SelectionExtras } from './overlay'
 import { Stage } from './stage'
 import { openViews, useDesk } from '../session/desk'
 import { blockName, pageOf } from '../session/store'
@@ -56,6 +57,7 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
   useKeys()
   useClipboard()
   useWhenIdle(() => {
+    SelectionExtras.preload()
     BlockTray.preload()
     void loadWordsEditor()
     Chooser.preload()

@@ -2,7 +2,6 @@ import { useRef, useState } from 'react'
 import { useSessionStore, useSession } from '../session/context'
 import { blockAt, boxOf, useFrames } from '../live/frames'
 import { GridHatch } from './grid-hatch'
-import { Marks } from './marks'
 import { RowGaps } from './row-gaps'
 import { useBlockDrag } from './block-drag'
 import { PointerMenu } from './pointer-menu'
@@ -17,7 +16,7 @@ const Distances = later(async () => (await import('./distances')).Distances)
 const DistancesTo = later(async () => (await import('./distances')).DistancesTo)
 const DrawBlock = later(async () => (await import('./draw-block')).DrawBlock)
 // Nothing of it is there before something is selected.
-const SelectionExtras = later(async () => (await import('./selection-extras')).SelectionExtras)
+export const SelectionExtras = later(async () => (await import('./selection-extras')).SelectionExtras)
 
 /** What is drawn over a view, and what the pointer does there. */
 export function Overlay({ index, scale }: { index: number; scale: number }) {
@@ -87,7 +86,6 @@ export function Overlay({ index, scale }: { index: number; scale: number }) {
         <GridHatch index={index} scale={scale} />
         <RowGaps index={index} />
         {under !== undefined && !editing && <Under index={index} id={under} />}
-        <Marks index={index} />
         {hasSelection && <SelectionExtras index={index} />}
         {hasSelection && <Distances index={index} />}
         {hasSelection && !editing && <DistancesTo index={index} under={under} />}

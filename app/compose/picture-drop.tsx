@@ -1,20 +1,8 @@
 import { type DragEvent, type RefObject, useState } from 'react'
-import { newBlock } from '#core/blocks/defaults'
-import type { Edit } from '#core/edits/index'
-import type { Picture } from '#core/picture/picture'
 import { findBlock } from '#core/site/tree'
 import { dropPlace } from './block-drag'
 import { useSessionStore } from '../session/context'
 import { type Box, blockAt, boxOf, useFrames } from '../live/frames'
-import { type SessionStore, editAll, makeId, select } from '../session/store'
-import { uploadPicture } from '../session/upload-picture'
-
-/** The edits that put a picture into a picture block; one of the same bytes is not added twice. */
-export function pictureEdits(store: SessionStore, picture: Picture, block: string): Edit[] {
-  const known = store.getState().session.site.pictures.find((one) => one.hash === picture.hash)
-  const set: Edit = { kind: 'field', block, field: 'picture', value: (known ?? picture).id }
-  return known ? [set] : [{ kind: 'picture-add', picture }, set]
-}
 
 /** Dropping of picture files on a view: onto a picture to change it, elsewhere to add one. */
 export function useDropPicture(index: number, surface: RefObject<HTMLDivElement | null>) {
@@ -53,21 +41,10 @@ export function useDropPicture(index: number, surface: RefObject<HTMLDivElement 
       setLine(null)
       if (!found) return
       event.preventDefault()
-      for (const file of [...event.dataTransfer.files]) {
-        const picture = await uploadPicture(store.getState().siteId, file)
-        if (!picture) continue
-        if ('drop' in found && found.drop) {
-          const block = newBlock('picture', makeId)
-          const { parent, index: at } = found.drop
-          editAll(store, `add ${file.name}`, [
-            { kind: 'insert', parent, index: at, blocks: [block] },
-            ...pictureEdits(store, picture, block.id),
-          ])
-          select(store, block.id)
-        } else {
-          editAll(store, `picture ${file.name}`, pictureEdits(store, picture, (found as { block: string }).block))
-        }
-      }
+      // The files are gone from the event once it is over.
+      const files = [...event.dataTransfer.files]
+      const { dropPictures } = await import('./put-pictures')
+      await dropPictures(store, files, 'block' in found ? { block: found.block! } : found.drop!)
     },
     feedback: line && (
       <div className="pointer-events-none absolute z-20 border-2 border-yarrow bg-yarrow/20" style={{ ...line, minHeight: 2 }} />

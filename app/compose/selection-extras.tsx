@@ -3,6 +3,7 @@ import { EdgeDrag } from './edge-drag'
 import { GradientHandles } from './fills/gradient-handles'
 import { GuideLines } from './guide-lines'
 import { HeatLayer } from './heat-layer'
+import { Marks } from './marks'
 import { SharedMarks } from './shared-marks'
 import { SpaceDrag } from './space-drag'
 import { StickyRange } from './sticky-range'
@@ -12,6 +13,7 @@ import { WorstPatch } from './worst-patch'
 export function SelectionExtras({ index }: { index: number }) {
   return (
     <>
+      <Marks index={index} />
       <EdgeDrag index={index} />
       <GuideLines index={index} />
       <CropFrame index={index} />

@@ -13,7 +13,7 @@ import { blockName, edit, editAll, select } from '../../session/store'
 import { sendPicture } from '../../session/upload-picture'
 import { Button } from '../../ui/button'
 import { ListField } from '../../ui/list-field'
-import { pictureEdits } from '../picture-drop'
+import { pictureEdits } from '../put-pictures'
 import { PictureAreas } from './picture-areas'
 
 /** What is known of a picture, what every crop of it keeps, its tags, and where it is used. */

@@ -10,7 +10,7 @@ import { useSession, useSessionStore } from '../../session/context'
 import { edit, editAll } from '../../session/store'
 import { Choice } from '../../ui/choice'
 import { uploadPicture } from '../../session/upload-picture'
-import { pictureEdits } from '../picture-drop'
+import { pictureEdits } from '../put-pictures'
 import { MIXED } from './fields'
 
 const SMALL =
