@@ -176,10 +176,13 @@ export async function pictureAt(
   const name = `${hash}-${width}${made}.${format}`
   const file = join(derivatives(store), name)
   if (existsSync(file)) return new Uint8Array(await readFile(file))
-  if (!existsSync(join(originals(store), hash)) || pictureType(store, hash)?.startsWith('video/')) return undefined
+  if (!existsSync(join(originals(store), hash))) return undefined
+  // Asked now, since its turn may come when the store is closed.
+  const own = pictureType(store, hash)
+  if (own?.startsWith('video/')) return undefined
   let work = beingMade.get(name)
   if (!work) {
-    work = resizing(owner, () => madeOf(join(originals(store), hash), width, making, pictureType(store, hash)))
+    work = resizing(owner, () => madeOf(join(originals(store), hash), width, making, own))
       .then(async (bytes) => {
         await writeWhole(derivatives(store), name, bytes)
         return new Uint8Array(bytes)

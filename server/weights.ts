@@ -54,6 +54,7 @@ export function fileTaken(offers: readonly Offer[], width: number, density: numb
   const taken = fileWidthFor(
     offer.widths.map((one) => one.width),
     needed,
+    density,
   )
   return offer.widths.find((one) => one.width === taken)!.file
 }

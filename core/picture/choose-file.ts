@@ -40,14 +40,15 @@ export function sizeIn(sizes: string, window: { width: number; height: number })
 }
 
 /**
- * The width of the file that a browser takes: of the two that are next to what it needs, the nearer by ratio, as Chromium
- * does; the largest where all are too small.
+ * The width of the file that a browser takes, as Chromium does: at one pixel for each px the smallest that is enough; on
+ * denser screens, of the two that are next to what it needs, the nearer by ratio; the largest where all are too small.
  * @param widths from the smallest to the largest, px
+ * @param needed pixels of the screen
  */
-export function fileWidthFor(widths: readonly number[], needed: number): number {
+export function fileWidthFor(widths: readonly number[], needed: number, density = 1): number {
   const after = widths.findIndex((one) => one >= needed)
   if (after < 0) return widths.at(-1)!
   if (after === 0) return widths[0]!
   const [below, above] = [widths[after - 1]!, widths[after]!]
-  return Math.sqrt(below * above) > needed ? below : above
+  return density > 1 && Math.sqrt(below * above) > needed ? below : above
 }

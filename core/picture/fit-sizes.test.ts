@@ -59,9 +59,10 @@ describe('sizes that are fitted to what was measured', () => {
   })
 })
 
-test('of two files the nearer by ratio is taken, and the largest where all are too small', () => {
+test('the smallest file that is enough is taken, on dense screens the nearer one, and the largest where all are too small', () => {
   const widths = [400, 480, 576, 691]
-  expect([100, 430, 450, 480, 900].map((one) => fileWidthFor(widths, one))).toEqual([400, 400, 480, 480, 691])
+  expect([100, 430, 450, 480, 900].map((one) => fileWidthFor(widths, one))).toEqual([400, 480, 480, 480, 691])
+  expect([100, 430, 450, 480, 900].map((one) => fileWidthFor(widths, one, 2))).toEqual([400, 400, 480, 480, 691])
 })
 
 test('sizes are read as they are written', () => {
