@@ -9,7 +9,20 @@ const path = await chromium()
 const { build: bundle } = await import('esbuild')
 const out = join(ROOT, 'benches', '.bundle.mjs')
 try {
-  const all = ['screens', 'render', 'weight', 'keypress', 'composing', 'style', 'deck', 'palette', 'saving', 'export', 'large']
+  const all = [
+    'screens',
+    'render',
+    'weight',
+    'keypress',
+    'composing',
+    'style',
+    'deck',
+    'palette',
+    'saving',
+    'export',
+    'pictures',
+    'large',
+  ]
   const asked = process.argv.slice(2)
   for (const name of asked.length > 0 ? all.filter((one) => asked.includes(one)) : all) {
     if (name === 'screens') {

@@ -91,19 +91,8 @@ const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
     },
   ],
   [
-    'wire',
-    async (page) => {
-      await page.keyboard.press('w')
-      await page.keyboard.press('t')
-    },
-  ],
-  [
     'chooser',
     async (page) => {
-      await page.keyboard.press('w')
-      await page.keyboard.press('t')
-      await composed(page)
-      await press(page, 1280, 'h1')
       await page
         .getByRole('complementary', { name: 'Running order' })
         .getByRole('button', { name: /^03 Reasons/ })
@@ -123,22 +112,9 @@ const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
     },
   ],
   [
-    'exceptions',
-    async (page) => {
-      await page.keyboard.press('d')
-      await page
-        .getByRole('complementary', { name: 'Running order' })
-        .getByRole('button', { name: /^05 What you see/ })
-        .click()
-      await page.keyboard.press('x')
-      await page.getByRole('dialog').waitFor()
-    },
-  ],
-  [
     'several',
     async (page) => {
-      await page.keyboard.press('Escape')
-      await page.getByRole('dialog').waitFor({ state: 'detached' })
+      await page.keyboard.press('d')
       const order = page.getByRole('complementary', { name: 'Running order' })
       await order.getByRole('button', { name: /^03 Reasons/ }).click()
       const cards = order.getByRole('button', { name: /^Reason/ })
@@ -158,9 +134,68 @@ const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
     },
   ],
   [
-    'distances',
+    'pictures',
     async (page) => {
       await page.keyboard.press('Control+z')
+      await page.keyboard.press('i')
+      const dialog = page.getByRole('dialog', { name: 'Pictures' })
+      await dialog.getByRole('button', { name: /^the-stove/ }).click()
+      await dialog.getByText(/^sRGB/).waitFor()
+      await dialog.getByRole('list', { name: 'Dominant colours' }).getByRole('listitem').first().waitFor()
+    },
+  ],
+  [
+    'crop',
+    async (page) => {
+      await page.keyboard.press('Escape')
+      await page.getByRole('dialog').waitFor({ state: 'detached' })
+      await press(page, 1280, '#what-you-see img')
+      await page.keyboard.press('c')
+      await page.locator('[data-view="1280"] [data-crop] img').waitFor()
+    },
+  ],
+  [
+    'fills',
+    async (page) => {
+      await page.keyboard.press('c')
+      const tray = page.getByRole('region', { name: 'Tray' })
+      await page
+        .getByRole('complementary', { name: 'Running order' })
+        .getByRole('button', { name: /^07 Timetable/ })
+        .click()
+      for (const kind of ['Radial gradient', 'Dots', 'Linear gradient']) {
+        await tray.getByRole('combobox', { name: 'Add a fill layer' }).click()
+        await page.getByRole('option', { name: kind, exact: true }).click()
+      }
+      const angle = tray.getByRole('textbox', { name: 'Angle of the gradient' })
+      await angle.fill('150')
+      await angle.press('Enter')
+      await tray.getByRole('combobox', { name: 'Add a fill layer' }).evaluate((field) => field.scrollIntoView())
+      await page.locator('[data-view="1280"] [data-handle]').first().waitFor()
+    },
+  ],
+  [
+    'heat',
+    async (page) => {
+      await press(page, 1280, 'h1')
+      const tray = page.getByRole('region', { name: 'Tray' })
+      await tray.getByRole('button', { name: /^Ink: / }).click()
+      // A violet that can be read over the night, and not over the dusk.
+      await page.getByRole('textbox', { name: 'Ink, hex' }).fill('8f83c4')
+      await page.keyboard.press('Escape')
+      await tray.getByText(/is needed \(WCAG/).waitFor()
+      await tray.getByRole('button', { name: 'Where could they stand?' }).click()
+      await page.locator('[data-view="1280"] [data-heat] canvas').waitFor()
+      await tray.getByRole('button', { name: 'Hide the heat' }).scrollIntoViewIfNeeded()
+    },
+  ],
+  [
+    'distances',
+    async (page) => {
+      await page.getByRole('region', { name: 'Tray' }).getByRole('button', { name: 'Hide the heat' }).click()
+      // What was tried for the pictures before is taken back.
+      const undo = page.getByRole('button', { name: /^Undo/ })
+      for (let n = 0; n < 12 && (await undo.isEnabled()); n++) await undo.click()
       await page
         .getByRole('complementary', { name: 'Running order' })
         .getByRole('button', { name: /^03 Reasons/ })
@@ -198,18 +233,10 @@ const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
     },
   ],
   [
-    'consistency',
+    'directions',
     async (page) => {
       await page.getByRole('button', { name: 'all colours' }).click()
       await page.getByRole('button', { name: 'Undo colour roles' }).click()
-      await page.getByRole('button', { name: 'All widths' }).click()
-      await page.getByRole('link', { name: 'Consistency' }).click()
-      await page.locator('[data-strip=space] [role=button]').last().click()
-    },
-  ],
-  [
-    'directions',
-    async (page) => {
       await page.getByRole('button', { name: 'Side by side' }).click()
       await page.locator('[data-compared] iframe').last().waitFor()
       await page.frameLocator('[data-compared=Logbook] iframe').locator('h1').waitFor()

@@ -284,6 +284,7 @@ function closing() {
       ink: role('on-primary'),
       paddingTop: token('space-9'),
       paddingBottom: token('space-9'),
+      topShape: { shape: 'wave', height: 36, colour: role('ground') },
       narrow: { paddingTop: token('space-8'), paddingBottom: token('space-8') },
     },
     [

@@ -52,7 +52,14 @@ function row(): Block {
   return group({ name: 'Instrument', layout: 'grid', rowGap: token('space-5'), align: 'center', spaceAfter: token('space-8') }, [
     group(
       { name: 'Figure', span: 7, layout: 'column', rowGap: token('space-2'), middle: { span: 8 }, narrow: { span: 4 } },
-      [picture('moon', '', { aspect: { width: 16, height: 10 }, fit: 'cover' }), caption('Where it was taken, and when.')],
+      [
+        picture('moon', '', {
+          aspect: { width: 16, height: 10 },
+          fit: 'cover',
+          outline: { width: 1, offset: -12, colour: role('ground', 0.7) },
+        }),
+        caption('Where it was taken, and when.'),
+      ],
       'figure',
     ),
     group({ name: 'Words', span: 5, layout: 'column', middle: { span: 8 }, narrow: { span: 4 } }, [

@@ -1,4 +1,5 @@
 import { DEFAULT_BREAKPOINTS } from '#core/site/defaults'
+import type { Picture } from '#core/picture/picture'
 import { FILE_FORMAT, FILE_VERSION, type Site } from '#core/site/schema'
 import { autumn } from './autumn'
 import { beginSite, painting } from './compose'
@@ -7,14 +8,15 @@ import { autumnBrief, board, brief } from './observatory-brief'
 import { DIRECTIONS, lamplight } from './observatory-directions'
 import { withWinter } from './winter'
 
-const PICTURES = [
-  'ridge-at-dusk',
-  'the-long-telescope',
-  'the-stove',
-  'moon',
-  'cloud-in-the-hunter',
-  'the-log-book',
-  'lanterns-on-the-path',
+/** The pictures, each with what it is found by; and what every crop of it keeps, where that is not its middle. */
+const PICTURES: [name: string, known: Pick<Picture, 'tags' | 'focal' | 'safe'>][] = [
+  ['ridge-at-dusk', { tags: ['night', 'the ridge', 'dome'], focal: { x: 79, y: 84 } }],
+  ['the-long-telescope', { tags: ['instruments'] }],
+  ['the-stove', { tags: ['indoors', 'warmth'], focal: { x: 53, y: 55 }, safe: { left: 38, top: 20, width: 30, height: 66 } }],
+  ['moon', { tags: ['sky', 'night'] }],
+  ['cloud-in-the-hunter', { tags: ['sky'] }],
+  ['the-log-book', { tags: ['indoors'] }],
+  ['lanterns-on-the-path', { tags: ['night', 'the ridge'] }],
 ]
 
 /** The observatory's site: the landing page, a page with a single action and its confirmation, and the instruments. */
@@ -38,7 +40,7 @@ export function observatory(): Site {
       guide: lamplight,
       directions: DIRECTIONS,
       fonts: [],
-      pictures: PICTURES.map(painting),
+      pictures: PICTURES.map(([name, known]) => ({ ...painting(name), ...known })),
       brief,
       shared: [],
       unplaced: [],

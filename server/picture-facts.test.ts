@@ -1,7 +1,7 @@
 import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import sharp from 'sharp'
+import sharp, { type Sharp } from 'sharp'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { openStore, type Store } from './database'
 import { boundsOf } from './icon-bounds'
@@ -23,7 +23,7 @@ afterAll(() => {
   removeFolder(folder)
 })
 
-const bytes = async (image: sharp.Sharp) => new Uint8Array(await image.toBuffer())
+const bytes = async (image: Sharp) => new Uint8Array(await image.toBuffer())
 const drawn = (width = 400, height = 300, background = '#d8492a') => sharp({ create: { width, height, channels: 3, background } })
 const chequered = (side: number) => {
   const data = Buffer.alloc(800 * 600 * 3)

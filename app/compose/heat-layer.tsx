@@ -67,9 +67,9 @@ function paint(canvas: HTMLCanvasElement, { heat, needed }: HeatOver): void {
   heat.ratios.forEach((ratio, i) => {
     const [x, y] = [(i % heat.columns) * CELL, Math.floor(i / heat.columns) * CELL]
     if (ratio >= needed) return
-    context.fillStyle = `rgba(168, 64, 31, ${(0.35 + 0.45 * (1 - ratio / needed)).toFixed(2)})`
+    context.fillStyle = `rgba(168, 64, 31, ${(0.2 + 0.35 * (1 - ratio / needed)).toFixed(2)})`
     context.fillRect(x, y, CELL, CELL)
-    context.fillStyle = '#FBFCFA'
+    context.fillStyle = 'rgba(251, 252, 250, 0.75)'
     for (let n = 0; n < CELL; n++) context.fillRect(x + n, y + CELL - 1 - n, 1, 1)
   })
 }
