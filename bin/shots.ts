@@ -194,7 +194,7 @@ const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
     async (page) => {
       await page.getByRole('region', { name: 'Tray' }).getByRole('button', { name: 'Hide the heat' }).click()
       // What was tried for the pictures before is taken back.
-      const undo = page.getByRole('button', { name: /^Undo/ })
+      const undo = page.getByRole('button', { name: /^(Undo|Nothing to undo)/ })
       for (let n = 0; n < 12 && (await undo.isEnabled()); n++) await undo.click()
       await page
         .getByRole('complementary', { name: 'Running order' })
