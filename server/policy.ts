@@ -31,5 +31,8 @@ export function pageHeaders(nonce: string, developing = false): Record<string, s
   }
 }
 
+/** The policy of a page that is shown inside another on a device: nothing in it works, so whoever frames it gains nothing. */
+export const INSIDE_POLICY = 'sandbox'
+
 /** The policy of pages that visitors see: a sandbox keeps them out of the application, and only it may frame them. */
 export const PLAYED_POLICY = "sandbox allow-scripts allow-forms; frame-ancestors 'self'"

@@ -34,7 +34,7 @@ describe('a visit', () => {
   test('gets the page, and every file that the page and its stylesheet name', async () => {
     const html = await textOf('index.html')
     const css = await textOf('style.css')
-    const files = [...html.matchAll(/(?:src|href)="([\w/.-]+\.(?:webp|css))"/g), ...css.matchAll(/url\("([^"]+)"\)/g)].map(
+    const files = [...html.matchAll(/(?:src|href)="([\w/.-]+\.(?:webp|css))"/g), ...css.matchAll(/url\("((?!data:)[^"]+)"\)/g)].map(
       ([, file]) => file!,
     )
     expect(files.length).toBeGreaterThan(5)

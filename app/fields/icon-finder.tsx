@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from 'react'
 import { toast } from 'sonner'
 import type { Icon } from '#core/values/icon'
 import { ask } from '../ui/ask'
+import { FileInput } from '../ui/file-input'
 
 /** An icon of the open set, drawn at 16 px. */
 export const IconShape = ({ icon }: { icon: Icon }) => (
@@ -45,18 +46,7 @@ function OwnIcon({ onChoose }: { onChoose: (icon: Icon) => void }) {
       >
         <Upload size={14} strokeWidth={1.5} />
       </button>
-      <input
-        ref={input}
-        type="file"
-        aria-label="Take an SVG file as an icon"
-        accept="image/svg+xml"
-        className="sr-only"
-        tabIndex={-1}
-        onChange={(event) => {
-          void take(event.target.files?.[0])
-          event.target.value = ''
-        }}
-      />
+      <FileInput ref={input} label="Take an SVG file as an icon" accept="image/svg+xml" onTake={([file]) => void take(file)} />
     </>
   )
 }

@@ -1,35 +1,19 @@
-import { useEffect, useState } from 'react'
+import { useState } from 'react'
 import { toast } from 'sonner'
-import type { Picture } from '#core/picture/picture'
 import { useSessionStore } from '../session/context'
-import { editAll, makeId } from '../session/store'
+import { editAll } from '../session/store'
 import { pictureCard } from './board-edits'
-import { ask } from '../ui/ask'
-
-type Found = { name: string; title: string; words: string[] }
+import { type ServicePicture, takeOfService, useService } from '../fields/picture-service'
 
 /** The local picture library: pictures found by words, put on the board with a press. */
 export function LibraryPanel() {
   const store = useSessionStore()
   const [query, setQuery] = useState('')
-  const [found, setFound] = useState<Found[]>([])
-  useEffect(() => {
-    const request = new AbortController()
-    fetch(`/library?q=${encodeURIComponent(query)}`, { signal: request.signal })
-      .then((response) => response.json() as Promise<Found[]>)
-      .then(setFound)
-      .catch(() => undefined)
-    return () => request.abort()
-  }, [query])
-  const take = async (one: Found) => {
-    const { siteId } = store.getState()
-    const answer = await ask<Omit<Picture, 'id'>>(`“${one.title}” was not taken`, `/sites/${siteId}/library`, {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify({ name: one.name }),
-    })
+  const found = useService(query)
+  const take = async (one: ServicePicture) => {
+    const answer = await takeOfService(store.getState().siteId, one)
     if ('problem' in answer) toast.error(answer.problem)
-    else editAll(store, `add ${one.title}`, pictureCard(store.getState().session.site, { ...answer, id: makeId() }))
+    else editAll(store, `add ${one.title}`, pictureCard(store.getState().session.site, answer))
   }
   return (
     <section aria-label="Picture library" className="flex min-h-0 flex-1 flex-col border-t border-line-strong p-3">

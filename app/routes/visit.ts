@@ -1,5 +1,5 @@
 import { store } from '#server/database'
-import { PLAYED_POLICY } from '#server/policy'
+import { INSIDE_POLICY, PLAYED_POLICY } from '#server/policy'
 import { MissingError } from '#server/sites'
 import { visitFile } from '#server/visit'
 import type { Route } from './+types/visit'
@@ -17,7 +17,7 @@ export function loader({ request, params }: Route.LoaderArgs) {
       'Content-Type': found.type,
       'Cache-Control': 'no-cache',
       ...forFonts(request),
-      'Content-Security-Policy': PLAYED_POLICY,
+      'Content-Security-Policy': new URL(request.url).searchParams.has('inside') ? INSIDE_POLICY : PLAYED_POLICY,
     })
   })
 }

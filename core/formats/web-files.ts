@@ -4,7 +4,7 @@ import type { Icon } from '#core/values/icon'
 import type { BlockOf } from '#core/blocks/index'
 import type { WebChoices } from '#core/picture/measured'
 import { isFilm, type Making, type Picture } from '#core/picture/picture'
-import type { Site } from '#core/site/schema'
+import type { Page, Site } from '#core/site/schema'
 import { pageFile } from '#core/render/own-links'
 import { printSite } from '#core/render/site'
 import { slug } from '#core/render/names'
@@ -100,6 +100,7 @@ export function webFiles(
           }
         : {}),
       page: pageFile,
+      ...(formAddress ? { framed: (page: Page) => `${pageFile(page)}?inside` } : {}),
       form: formAddress ?? ((form) => exportedForm(site, form)),
       stylesheet: STYLESHEET,
       script: SCRIPT,

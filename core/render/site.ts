@@ -21,6 +21,8 @@ import { inlineOnce, sharedRules, tokenDeclarations, usedTokens, withTokens } fr
 export type SiteAddresses = {
   picture: (picture: Picture, width: number | null, making?: Making) => string
   page: (page: Page) => string
+  /** Where a page is shown inside another, if that is not where it is. */
+  framed?: ((page: Page) => string) | undefined
   form: (form: BlockOf<'form'>) => string
   stylesheet: string
   /** URL of the script, `script.js` if nothing is said. */
@@ -187,7 +189,7 @@ export function printSite(site: Site, options: PrintOptions): PrintedSite {
       measured: options.choices?.measured,
       icon: addresses.icon,
       captions: addresses.captions,
-      framed: addresses.page,
+      framed: addresses.framed ?? addresses.page,
       link,
       form: addresses.form,
     },

@@ -15,6 +15,7 @@ import { Button } from '../../ui/button'
 import { ListField } from '../../ui/list-field'
 import { pictureEdits } from '../put-pictures'
 import { PictureAreas } from './picture-areas'
+import { FileInput } from '../../ui/file-input'
 
 /** What is known of a picture, what every crop of it keeps, its tags, and where it is used. */
 export function PictureDetails({ picture, uses, onClose }: { picture: Picture; uses: readonly PictureUse[]; onClose: () => void }) {
@@ -108,17 +109,11 @@ function Replace({ picture, count }: { picture: Picture; count: number }) {
   return (
     <>
       <Button onClick={() => input.current?.click()}>Replace everywhere</Button>
-      <input
+      <FileInput
         ref={input}
-        type="file"
-        aria-label="Replace the picture everywhere"
+        label="Replace the picture everywhere"
         accept="image/jpeg,image/png,image/webp,image/avif,image/svg+xml"
-        className="sr-only"
-        tabIndex={-1}
-        onChange={(event) => {
-          void take(event.target.files?.[0])
-          event.target.value = ''
-        }}
+        onTake={([file]) => void take(file)}
       />
     </>
   )

@@ -8,6 +8,7 @@ import { TitledDialog } from '../../ui/dialog'
 import { PictureDetails } from './picture-details'
 import { ServiceList } from './service-list'
 import { type Uploads, uploadMany } from './upload-many'
+import { FileInput } from '../../ui/file-input'
 
 type Shelf = 'all' | 'used' | 'unused' | 'service'
 const SHELVES: { value: Shelf; label: string }[] = [
@@ -101,18 +102,12 @@ export function PicturesDialog({ onClose }: { onClose: () => void }) {
         <Button onClick={() => input.current?.click()}>
           <Upload size={14} strokeWidth={1.5} /> Upload
         </Button>
-        <input
+        <FileInput
           ref={input}
-          type="file"
-          multiple
-          aria-label="Upload pictures"
+          label="Upload pictures"
           accept="image/jpeg,image/png,image/webp,image/avif,image/svg+xml,video/mp4,video/webm"
-          className="sr-only"
-          tabIndex={-1}
-          onChange={(event) => {
-            void take([...(event.target.files ?? [])])
-            event.target.value = ''
-          }}
+          multiple
+          onTake={(files) => void take(files)}
         />
       </div>
       {uploads && <UploadsShown uploads={uploads} onStop={() => stop.current?.abort()} onClose={() => setUploads(undefined)} />}

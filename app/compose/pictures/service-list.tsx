@@ -1,34 +1,18 @@
-import { useEffect, useState } from 'react'
 import { toast } from 'sonner'
-import type { Picture } from '#core/picture/picture'
 import { useSessionStore } from '../../session/context'
-import { edit, makeId } from '../../session/store'
-import { ask } from '../../ui/ask'
-
-type Found = { name: string; title: string; words: string[] }
+import { edit } from '../../session/store'
+import { type ServicePicture, takeOfService, useService } from '../../fields/picture-service'
 
 /** What the picture service has for some words; a press takes one into the site. */
 export function ServiceList({ query, onTaken }: { query: string; onTaken: (id: string) => void }) {
   const store = useSessionStore()
-  const [found, setFound] = useState<Found[]>([])
-  useEffect(() => {
-    const request = new AbortController()
-    fetch(`/library?q=${encodeURIComponent(query)}`, { signal: request.signal })
-      .then((response) => response.json() as Promise<Found[]>)
-      .then(setFound)
-      .catch(() => undefined)
-    return () => request.abort()
-  }, [query])
-  const take = async (one: Found) => {
+  const found = useService(query)
+  const take = async (one: ServicePicture) => {
     const { siteId, session } = store.getState()
-    const answer = await ask<Omit<Picture, 'id'>>(`“${one.title}” was not taken`, `/sites/${siteId}/library`, {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify({ name: one.name }),
-    })
+    const answer = await takeOfService(siteId, one)
     if ('problem' in answer) return void toast.error(answer.problem)
     const known = session.site.pictures.find((each) => each.hash === answer.hash)
-    const picture: Picture = known ?? { ...answer, id: makeId(), tags: one.words.slice(0, 6) }
+    const picture = known ?? { ...answer, tags: one.words.slice(0, 6) }
     if (!known) edit(store, { kind: 'picture-add', picture })
     toast.success(known ? `“${one.title}” is in the site already.` : `“${one.title}” is in the site.`)
     onTaken(picture.id)

@@ -12,6 +12,7 @@ import { Choice } from '../../ui/choice'
 import { uploadPicture } from '../../session/upload-picture'
 import { pictureEdits } from '../put-pictures'
 import { MIXED } from './fields'
+import { FileInput } from '../../ui/file-input'
 
 const SMALL =
   'flex h-[26px] w-[26px] shrink-0 items-center justify-center rounded-2 border border-line-strong bg-field hover:border-ink aria-pressed:bg-ink aria-pressed:text-on-ink'
@@ -113,17 +114,11 @@ function Upload({ block }: { block: BlockOf<'picture'> }) {
       <button type="button" className={SMALL} aria-label="Upload" title="Upload a picture" onClick={() => input.current?.click()}>
         <ImageUp size={14} strokeWidth={1.5} />
       </button>
-      <input
+      <FileInput
         ref={input}
-        type="file"
-        aria-label="Upload a picture"
+        label="Upload a picture"
         accept="image/jpeg,image/png,image/webp,image/avif,image/svg+xml"
-        className="sr-only"
-        tabIndex={-1}
-        onChange={(event) => {
-          void take(event.target.files?.[0])
-          event.target.value = ''
-        }}
+        onTake={([file]) => void take(file)}
       />
     </>
   )

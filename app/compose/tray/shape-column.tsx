@@ -11,6 +11,7 @@ import { ask } from '../../ui/ask'
 import { Button } from '../../ui/button'
 import { ListField } from '../../ui/list-field'
 import { NumberField } from '../../ui/number-field'
+import { FileInput } from '../../ui/file-input'
 
 type Drawing = Pick<BlockOf<'shape'>, 'view' | 'parts'>
 
@@ -80,18 +81,7 @@ export function ShapeColumn({ block }: { block: BlockOf<'shape'> }) {
         <Button className="!h-[26px]" onClick={() => input.current?.click()}>
           SVG
         </Button>
-        <input
-          ref={input}
-          type="file"
-          aria-label="Take an SVG file as a drawing"
-          accept="image/svg+xml"
-          className="sr-only"
-          tabIndex={-1}
-          onChange={(event) => {
-            void take(event.target.files?.[0])
-            event.target.value = ''
-          }}
-        />
+        <FileInput ref={input} label="Take an SVG file as a drawing" accept="image/svg+xml" onTake={([file]) => void take(file)} />
       </Row>
       {parts.map((part, at) => (
         <div key={at} className="my-1 rounded-2 border border-line-strong bg-field px-1.5 py-0.5">

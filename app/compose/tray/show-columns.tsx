@@ -13,6 +13,7 @@ import { Button } from '../../ui/button'
 import { Choice } from '../../ui/choice'
 import { NumberField } from '../../ui/number-field'
 import { LabelRow } from './meaning-columns'
+import { FileInput } from '../../ui/file-input'
 
 const SEGMENT =
   'h-[26px] flex-1 rounded-2 border border-line-strong bg-field aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-on-ink'
@@ -113,18 +114,7 @@ export function VideoColumn({ block }: { block: BlockOf<'video'> }) {
         <Button className="!h-[26px]" onClick={() => files.current?.click()}>
           Upload
         </Button>
-        <input
-          ref={files}
-          type="file"
-          aria-label="Upload a video"
-          accept="video/mp4,video/webm"
-          className="sr-only"
-          tabIndex={-1}
-          onChange={(event) => {
-            void take(event.target.files?.[0])
-            event.target.value = ''
-          }}
-        />
+        <FileInput ref={files} label="Upload a video" accept="video/mp4,video/webm" onTake={([file]) => void take(file)} />
       </div>
       <Row label="Runs">
         {[false, true].map((background) => (
@@ -154,18 +144,7 @@ export function VideoColumn({ block }: { block: BlockOf<'video'> }) {
           <Button className="!h-[26px] flex-1" onClick={() => (told ? set('captions', null) : captions.current?.click())}>
             {told ? 'Take them out' : 'From a WebVTT file'}
           </Button>
-          <input
-            ref={captions}
-            type="file"
-            aria-label="Captions file"
-            accept=".vtt,text/vtt"
-            className="sr-only"
-            tabIndex={-1}
-            onChange={(event) => {
-              void takeCaptions(event.target.files?.[0])
-              event.target.value = ''
-            }}
-          />
+          <FileInput ref={captions} label="Captions file" accept=".vtt,text/vtt" onTake={([file]) => void takeCaptions(file)} />
         </Row>
       )}
       <LabelRow block={block} name="Name of the video" placeholder="The dome opens" />
