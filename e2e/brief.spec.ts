@@ -125,11 +125,12 @@ test('the chooser is filtered by job and by length, and shows wide and narrow in
   await page.keyboard.press('s')
   const plate = page.locator('[data-arrangement=timetable-columns]')
   await expect(plate).toContainText('no words yet')
-  const drawn = await plate
-    .locator('span[inert] > span')
-    .evaluateAll((all) => all.map((one) => one.shadowRoot?.querySelectorAll('.page *').length ?? 0))
-  expect(drawn).toHaveLength(2)
-  for (const count of drawn) expect(count).toBeGreaterThan(5)
+  // Plates are drawn one after the other, so both are waited for.
+  const drawn = () =>
+    plate
+      .locator('span[inert] > span')
+      .evaluateAll((all) => all.map((one) => (one.shadowRoot?.querySelectorAll('.page *').length ?? 0) > 5))
+  await expect.poll(drawn).toEqual([true, true])
   await page.keyboard.press('Escape')
   await page.keyboard.press('Control+z')
   await expect(timetables).toHaveCount(1)
