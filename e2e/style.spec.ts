@@ -250,11 +250,8 @@ test('buttons, space, looks, grid and consistency are set, each by its own means
   await editor.getByLabel('Least height that can be hit').press('Enter')
   await expect.poll(async () => Number.parseFloat(await computed(page, '.button-secondary', 'height'))).toBeGreaterThanOrEqual(64)
   await editor.getByRole('button', { name: 'Icon of the button' }).click()
-  await page
-    .getByRole('button', { name: 'moon', exact: true })
-    .or(page.locator('[aria-label="Icon of the button"] button').first())
-    .first()
-    .click()
+  await page.getByRole('textbox', { name: 'Find an icon' }).fill('moon')
+  await page.getByRole('button', { name: 'moon', exact: true }).click()
   await expect
     .poll(() =>
       page
