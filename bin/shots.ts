@@ -1,7 +1,7 @@
 import { chromium, type Page } from '@playwright/test'
 import { mkdirSync } from 'node:fs'
 import { removeFolder } from '#server/remove-folder'
-import { composed, finish, start, temporaryFolder } from '../e2e/application'
+import { composed, expect, finish, start, temporaryFolder } from '../e2e/application'
 import { middle, onScreen, reveal } from '../e2e/views'
 import { CHROMIUM } from '../playwright.config'
 
@@ -14,34 +14,30 @@ async function press(page: Page, width: number, selector: string) {
   await page.mouse.click(x, y)
 }
 
-/** How often a frame is asked whether its pictures are there, five times a second. */
-const TRIES = 50
+/** True once the fonts and the pictures in sight of a document are there. */
+async function isThere() {
+  // One that waits until it is near may never be fetched in a frame that is cut off.
+  const near = [...document.images].filter(
+    (image) => image.getBoundingClientRect().top < innerHeight && (image.loading !== 'lazy' || image.complete),
+  )
+  await document.fonts.ready
+  const all = await Promise.all(
+    near.map((image) =>
+      image.decode().then(
+        () => image.naturalWidth > 0,
+        () => false,
+      ),
+    ),
+  )
+  return all.every(Boolean)
+}
 
 /** Waits until what is in sight in each frame is there: fonts and pictures. */
 async function decoded(page: Page) {
   for (const frame of page.frames()) {
     await frame.locator('body').waitFor()
     // Another file of a picture may be chosen while its frame takes its size, so it is asked until all are there.
-    for (let i = 0; i < TRIES; i++) {
-      const there = await frame.evaluate(async () => {
-        // One that waits until it is near may never be fetched in a frame that is cut off.
-        const near = [...document.images].filter(
-          (image) => image.getBoundingClientRect().top < innerHeight && (image.loading !== 'lazy' || image.complete),
-        )
-        await document.fonts.ready
-        const all = await Promise.all(
-          near.map((image) =>
-            image.decode().then(
-              () => image.naturalWidth > 0,
-              () => false,
-            ),
-          ),
-        )
-        return all.every(Boolean)
-      })
-      if (there) break
-      await page.waitForTimeout(200)
-    }
+    await expect.poll(() => frame.evaluate(isThere), { timeout: 10_000 }).toBe(true)
   }
   await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))))
 }
@@ -112,21 +108,10 @@ const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
     },
   ],
   [
-    'several',
-    async (page) => {
-      await page.keyboard.press('d')
-      const order = page.getByRole('complementary', { name: 'Running order' })
-      await order.getByRole('button', { name: /^03 Reasons/ }).click()
-      const cards = order.getByRole('button', { name: /^Reason/ })
-      await cards.first().click()
-      for (const n of [1, 2]) await cards.nth(n).click({ modifiers: ['Shift'] })
-      await page.getByRole('button', { name: /All widths/ }).click()
-      await page.getByRole('group', { name: 'Together' }).waitFor()
-    },
-  ],
-  [
     'why',
     async (page) => {
+      await page.keyboard.press('d')
+      await page.getByRole('button', { name: /All widths/ }).click()
       await press(page, 1280, '#reasons > div:nth-of-type(2) > h3')
       await page.getByRole('combobox', { name: 'In its place, down' }).click()
       await page.getByRole('option', { name: 'End' }).click()

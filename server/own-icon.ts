@@ -11,7 +11,7 @@ type Node = Icon['nodes'][number]
 
 type Paint = { fill: string; stroke: string; width: number }
 
-/** What an element is painted with, what it does not say as what holds it is: any colour becomes that of the words. */
+/** What an element is painted with; what it does not say is as in what holds it. Every colour becomes that of the words. */
 function paintOf({ properties }: Element, around: Paint): Paint {
   const of = (name: 'fill' | 'stroke') => {
     const value = properties[name]

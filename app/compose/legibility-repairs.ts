@@ -3,7 +3,7 @@ import { currentOf } from '#core/site/directions'
 import type { Site } from '#core/site/schema'
 import { findBlock, type Place } from '#core/site/tree'
 import { valueInScope } from '#core/style/cascade'
-import type { FillLayer } from '#core/style/fill-layers'
+import { type FillLayer, MOST_FILLS } from '#core/style/fill-layers'
 import type { Scope, StyleValues } from '#core/style/registry'
 import type { OverPicture } from './words-over'
 
@@ -31,9 +31,12 @@ export function legibilityRepairs(site: Site, place: Place, scope: Scope, found:
   const { scrimmed, scrim, angle, picture } = worst
   const owner = findBlock(site, scrimmed.block)?.block
   const now = <N extends 'fillLayers' | 'filter'>(name: N) => owner && valueInScope(owner.style, name, site.breakpoints, scope)
-  const over = (layer: FillLayer) => set(scrimmed.block, { fillLayers: [layer, ...(now('fillLayers') ?? [])].slice(0, 8) })
+  const layers = now('fillLayers') ?? []
+  // A full fill has no room for another layer.
+  const hasRoom = scrimmed.kind === 'scrim' || layers.length < MOST_FILLS
+  const over = (layer: FillLayer) => set(scrimmed.block, { fillLayers: [layer, ...layers] })
   const repairs: LegibilityRepair[] = []
-  if (even !== undefined)
+  if (even !== undefined && hasRoom)
     repairs.push({
       label: `Even scrim of ${percent(even)} %`,
       edits:
@@ -41,7 +44,7 @@ export function legibilityRepairs(site: Site, place: Place, scope: Scope, found:
           ? set(scrimmed.block, { scrim: { colour: scrim, from: even, to: even, angle } })
           : over({ kind: 'flat', colour: scrim, opacity: even }),
     })
-  if (sided !== undefined) {
+  if (sided !== undefined && hasRoom) {
     const stops = [sided, 0].map((alpha, i) => ({ at: i * 100, colour: { ...scrim, alpha } }))
     repairs.push({
       label: `Scrim from the ${FROM[angle]}, ${percent(sided)} %`,

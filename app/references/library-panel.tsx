@@ -4,6 +4,7 @@ import { useSessionStore } from '../session/context'
 import { editAll } from '../session/store'
 import { pictureCard } from './board-edits'
 import { type ServicePicture, takeOfService, useService } from '../fields/picture-service'
+import { ServicePictures } from '../fields/service-pictures'
 
 /** The local picture library: pictures found by words, put on the board with a press. */
 export function LibraryPanel() {
@@ -26,21 +27,11 @@ export function LibraryPanel() {
         value={query}
         onChange={(event) => setQuery(event.target.value)}
       />
-      <ul className="relative grid min-h-0 flex-1 auto-rows-min grid-cols-2 gap-2 overflow-y-auto">
-        {found.map((one) => (
-          <li key={one.name}>
-            <button type="button" className="block w-full text-left" title={one.words.join(', ')} onClick={() => void take(one)}>
-              <img
-                src={`/library/${one.name}`}
-                alt=""
-                loading="lazy"
-                className="aspect-[3/2] w-full border border-line object-cover hover:border-ink"
-              />
-              <span className="block truncate text-label text-ink-2">{one.title}</span>
-            </button>
-          </li>
-        ))}
-      </ul>
+      <ServicePictures
+        found={found}
+        className="relative min-h-0 flex-1 auto-rows-min grid-cols-2 gap-2 overflow-y-auto"
+        onTake={(one) => void take(one)}
+      />
       {found.length === 0 && query !== '' && <p className="text-label text-ink-2">No picture of the library has these words.</p>}
     </section>
   )

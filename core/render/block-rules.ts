@@ -1,21 +1,21 @@
 import { placementIn, placementToCss } from '#core/grid/placement'
-import { reachOf, sidesOf } from '#core/grid/reach'
+import { reachOf } from '#core/grid/reach'
 import { hasBoxOfGuide } from '#core/blocks/applies'
 import { type Block, type BlockOf, hasTrait } from '#core/blocks/index'
 import type { Breakpoint } from '#core/grid/breakpoint'
-import { isContainer, walk } from '#core/blocks/tree'
+import { isContainer } from '#core/blocks/tree'
 import { colourToCss, lengthToCss, type ViewportUnit } from '#core/style/css-values'
 import { valuesByRange } from '#core/style/cascade'
-import type { FillPicture } from '#core/style/fill-layers'
 import { edgeToCss } from '#core/style/edge-shapes'
-import { filterToCss } from '#core/style/filters'
 import { iconToCss } from '#core/style/heading-icon'
 import { EDGE_SIDES } from '#core/style/surface'
 import { cropPosition } from '#core/picture/crop-position'
-import { type Picture, turned } from '#core/picture/picture'
-import type { Colour } from '#core/values/colour'
+import { turned } from '#core/picture/picture'
 import type { Declaration, Setting } from '#core/style/property'
 import { type PropertyName, propertyOf, type StyleValues } from '#core/style/registry'
+import { addAnchoring, shadesAround } from './anchoring'
+import { keepLast } from './declarations'
+import { addDuotone, addPast, isBoxed, OF_IMAGE, type PicturesPrinted, scrimOf, shadeOf } from './picture-parts'
 import { reachToCss } from './reach-rules'
 import type { Rule } from './rules'
 import { settingAt, type Surround } from './surround'
@@ -115,56 +115,6 @@ function addHeld(own: Declaration[], values: StyleValues): void {
   }
 }
 
-/** True where a picture's image stands in a box of its own: under a scrim, or inside a link. */
-export function isBoxed(block: Block, always = false): boolean {
-  if (block.kind !== 'picture') return false
-  if (always && block.picture) return true
-  const { base, below } = block.style
-  // What is zoomed or blurred goes past its edges, where a box cuts it off.
-  const needs = (values: StyleValues | undefined) =>
-    Boolean(values?.scrim || values?.duotone || values?.zoom || values?.filter?.blur)
-  return Boolean(block.link || block.instead || needs(base) || (below && Object.values(below).some(needs)))
-}
-
-/** What printing the rules of blocks asks about pictures. */
-export type PicturesPrinted = {
-  find: (id: string) => Picture | undefined
-  fill: FillPicture
-  /** True where every image stands in a box, as one does that is offered in several types of file. */
-  boxed: boolean
-}
-
-/** Properties of the image itself, where a box stands around it. */
-const OF_IMAGE: ReadonlySet<string> = new Set(['fit', 'focal', 'zoom', 'flip', 'filter'])
-
-/** What keeps a zoomed or blurred image whole in its box: the focal point stays, and the soft edge is out of sight. */
-function addPast(image: Declaration[], { zoom, focal, flip, filter }: StyleValues): void {
-  if (zoom && focal) {
-    // Scaled about the focal point, but turned about the middle: so the way of that point is said, and mirrored with it.
-    const way = (at: number, mirrored: boolean) => `${Number(((1 - zoom) * (at - 50) * (mirrored ? -1 : 1)).toFixed(3))}%`
-    const [across, down] = [flip === 'across' || flip === 'both', flip === 'down' || flip === 'both']
-    image.push(['translate', `${way(focal.x, across)} ${way(focal.y, down)}`])
-  }
-  const edge = 2 * (filter?.blur ?? 0)
-  if (edge > 0) {
-    const whole = `calc(100% + ${2 * edge}px)`
-    image.push(['width', whole], ['height', whole], ['margin', `-${edge}px`])
-    keepLast(image, 'height')
-  }
-}
-
-/**
- * Two tones for black and white: the image in grey is multiplied with the light one, which lies under it, and nothing of
- * it stays darker than the dark one, which lies over it (Compositing and Blending 1, 10.1).
- */
-function addDuotone(own: Declaration[], image: Declaration[], { duotone, filter }: StyleValues): void {
-  if (!duotone) return
-  own.push(['background-color', colourToCss(duotone.light)], ['isolation', 'isolate'])
-  const others = filter ? filterToCss(filter) : 'none'
-  image.push(['filter', others === 'none' ? 'grayscale(1)' : `grayscale(1) ${others}`], ['mix-blend-mode', 'multiply'])
-  keepLast(image, 'filter')
-}
-
 /** Sides that have an edge are drawn in its line. */
 function addEdges(own: Declaration[], block: Block, { edgeWidth, edgeWidths, edgeSides, edgeLine = 'solid' }: StyleValues): void {
   if (block.kind === 'divider' || (edgeWidth ?? edgeWidths) === undefined) return
@@ -242,33 +192,6 @@ const mayBeHidden = ({ style: { base, below } }: Block): boolean =>
 const shownDisplay = (block: Block): string =>
   ({ item: 'list-item', field: 'grid', section: 'grid' })[block.kind as string] ?? 'block'
 
-/** Leaves the last of the declarations of one property alone. */
-function keepLast(own: Declaration[], property: string): void {
-  const last = own.findLastIndex(([name]) => name === property)
-  for (let i = last - 1; i >= 0; i--) if (own[i]![0] === property) own.splice(i, 1)
-}
-
-function scrimOf(scrim: NonNullable<StyleValues['scrim']>): Declaration[] {
-  const tint = (strength: number) => colourToCss({ ...scrim.colour, alpha: strength * (scrim.colour.alpha ?? 1) })
-  const background =
-    scrim.from === scrim.to ? tint(scrim.from) : `linear-gradient(${scrim.angle}deg, ${tint(scrim.from)}, ${tint(scrim.to)})`
-  return [
-    ['content', '""'],
-    ['position', 'absolute'],
-    ['inset', '0'],
-    ['background', background],
-  ]
-}
-
-const shadeOf = (dark: Colour): Declaration[] => [
-  ['content', '""'],
-  ['position', 'absolute'],
-  ['inset', '0'],
-  ['z-index', '1'],
-  ['background', colourToCss(dark)],
-  ['mix-blend-mode', 'lighten'],
-]
-
 /** What a block has where nothing is said, if that is neither inherited nor the property's first value. */
 const USUAL: Record<string, string> = { 'grid-column': '1 / -1', display: 'revert' }
 const INHERITED = /^(color|font|line-height|letter-spacing|text-|list-)/
@@ -283,44 +206,6 @@ function difference(before: readonly Declaration[], now: readonly Declaration[])
     if (!names.has(name)) changes.push([name, USUAL[name] ?? (INHERITED.test(name) ? 'inherit' : 'initial')])
   }
   return changes
-}
-
-const isOut = (values: StyleValues | undefined) => values?.position === 'held' || values?.position === 'backdrop'
-
-/** True if the values of a block inside are such at any range of widths. */
-const someInside = (block: Block, are: (values: StyleValues | undefined) => boolean): boolean =>
-  isContainer(block) && block.children.some(({ style }) => are(style.base) || Object.values(style.below ?? {}).some(are))
-
-/** True if a block inside is taken out of the flow, so that the container must be what it is measured from. */
-const anchors = (block: Block): boolean => someInside(block, isOut)
-
-/** True if a block inside goes past the columns to an edge of the window. */
-const bleeds = (block: Block): boolean =>
-  block.kind === 'section' && someInside(block, (values) => sidesOf(reachOf(values?.reach)) > 0)
-
-/** True if a block somewhere inside lays a scrim over all that is around it. */
-const shadesAround = (block: Block): boolean =>
-  block.kind === 'section' &&
-  [...walk(block)].some(({ style }) => style.base?.around || Object.values(style.below ?? {}).some((one) => one.around))
-
-/** True if the edges of a section have shapes, at any range of widths. */
-const hasShapes = ({ style: { base, below } }: Block): boolean =>
-  [base, ...Object.values(below ?? {})].some((values) => values?.topShape ?? values?.bottomShape)
-
-/** True if a block inside is on a layer behind the others. */
-const holdsLow = (block: Block): boolean => someInside(block, (values) => values?.layer === 'behind')
-
-/** What holds at every width because of what a block holds or is boxed with, whatever its own settings say. */
-function addAnchoring(own: Declaration[], block: Block, values: StyleValues, boxed: boolean): void {
-  const anchored = anchors(block)
-  const positioned = values.position !== undefined && values.position !== 'flow'
-  if ((anchored || boxed || hasShapes(block)) && !positioned) own.push(['position', 'relative'])
-  // What lies behind the others lies over the ground of what holds them all the same.
-  if (anchored || holdsLow(block)) own.push(['isolation', 'isolate'])
-  // Half a scroll bar of it may be past the window.
-  if (shadesAround(block)) own.push(['overflow', 'clip'])
-  else if (bleeds(block)) own.push(['overflow-x', 'clip'])
-  if (boxed && (values.corner || values.corners || values.zoom || values.filter?.blur)) own.push(['overflow', 'hidden'])
 }
 
 /** True if nothing that a block declares can differ between two settings, its values being the same. */
@@ -345,6 +230,7 @@ export function rulesOf(
   const position = own && cropPosition(turned(own, block.kind === 'picture' ? block.turn : undefined))
   const ranges = valuesByRange(block.style, breakpoints)
   const many = pictures?.boxed === true || (block.kind === 'picture' && block.instead !== undefined)
+  const shaded = shadesAround(block)
   const rules: Rule[] = []
   let before: Parts | undefined
   let setting: Setting | undefined
@@ -353,7 +239,7 @@ export function rulesOf(
     const here = settingAt(block, surround, breakpoints, index, viewportUnit, pictures?.fill)
     if (before && values === ranges[index - 1] && sameFor(values, setting!, here)) continue
     const now = partsAt(block, position && !values.focal ? { ...values, focal: position } : values, here, boxed)
-    addAnchoring(now.own, block, values, boxed)
+    addAnchoring(now.own, block, values, boxed, shaded)
     if (index === 0 && hover) now.own.push(...transitionOf(hover, here))
     else if (hover) now.own.push(...before!.own.filter(([name]) => name === 'transition'))
     for (const part of PARTS) {

@@ -41,7 +41,6 @@ export type Addresses = {
 
 /** What a picture's files are worked out from. */
 type Printing = {
-  measured?: MeasuredBoxes | undefined
   addresses: Addresses
   breakpoints: readonly Breakpoint[]
   surround: Surround
@@ -54,9 +53,9 @@ const VIEW_PICTURE = 1600
 const TYPES = { avif: 'image/avif', webp: 'image/webp' } as const
 
 /** Widths of a picture's files and what says when each of them is used. */
-function widthsOf(block: BlockOf<'picture'>, picture: Picture, { measured, breakpoints, surround, drawn }: Printing) {
+function widthsOf(block: BlockOf<'picture'>, picture: Picture, { addresses, breakpoints, surround, drawn }: Printing) {
   const boxes = drawn(block, picture)
-  const asked = measuredFor(block, picture, measured?.[block.id], breakpoints)
+  const asked = measuredFor(block, picture, addresses.measured?.[block.id], breakpoints)
   // What follows the window's height hangs on more than its width.
   if (asked && !boxes?.some((one) => one.window))
     return {

@@ -8,7 +8,8 @@ import type { ViewportUnit } from '#core/style/css-values'
 import { type Addresses, fillPicture, imageFiles } from './image'
 import type { ListedPage } from '#core/blocks/element'
 import { fieldNames, labelOf } from './field-names'
-import { isBoxed, type PicturesPrinted, rulesOf } from './block-rules'
+import { rulesOf } from './block-rules'
+import { isBoxed, type PicturesPrinted } from './picture-parts'
 import { type DrawnIn, drawnIn, type Sights, sightsOf } from './drawn'
 import { element } from '#core/blocks/html'
 import { restyledSite, restyledPage } from '#core/site/directions'
@@ -131,7 +132,6 @@ export function createRenderer(options: RenderOptions) {
       },
       image: (one, picture) =>
         imageFiles(one, picture, still, {
-          measured: addresses.measured,
           addresses,
           breakpoints: site.breakpoints,
           surround,

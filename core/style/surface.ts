@@ -162,7 +162,7 @@ export const surface = {
     column: 'surface',
     schema: colourSchema,
     applies: ['box'],
-    // As far as any window reaches; what holds the block cuts it off.
+    // Further than windows reach; what holds the block cuts it off.
     css: (value) => [['box-shadow', `0 0 0 200vmax ${colourToCss(value)}`]],
   }),
   topShape: property({

@@ -2,6 +2,7 @@ import { toast } from 'sonner'
 import { useSessionStore } from '../../session/context'
 import { edit } from '../../session/store'
 import { type ServicePicture, takeOfService, useService } from '../../fields/picture-service'
+import { ServicePictures } from '../../fields/service-pictures'
 
 /** What the picture service has for some words; a press takes one into the site. */
 export function ServiceList({ query, onTaken }: { query: string; onTaken: (id: string) => void }) {
@@ -22,21 +23,11 @@ export function ServiceList({ query, onTaken }: { query: string; onTaken: (id: s
       <p className="mb-2 text-label text-ink-2">
         A stand-in on this machine for a picture service: painted by a script, free to use.
       </p>
-      <ul aria-label="Picture service" className="grid grid-cols-[repeat(auto-fill,minmax(148px,1fr))] gap-3">
-        {found.map((one) => (
-          <li key={one.name}>
-            <button type="button" className="block w-full text-left" title={one.words.join(', ')} onClick={() => void take(one)}>
-              <img
-                src={`/library/${one.name}`}
-                alt=""
-                loading="lazy"
-                className="aspect-[3/2] w-full border border-line object-cover hover:border-ink"
-              />
-              <span className="block truncate text-label text-ink-2">{one.title}</span>
-            </button>
-          </li>
-        ))}
-      </ul>
+      <ServicePictures
+        found={found}
+        className="grid-cols-[repeat(auto-fill,minmax(148px,1fr))] gap-3"
+        onTake={(one) => void take(one)}
+      />
       {found.length === 0 && query !== '' && (
         <p className="text-label text-ink-2">The picture service has nothing with these words.</p>
       )}
