@@ -170,7 +170,7 @@ const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
       await page.keyboard.press('Escape')
       await tray.getByText(/is needed \(WCAG/).waitFor()
       await tray.getByRole('button', { name: 'Where could they stand?' }).click()
-      await page.locator('[data-view="1280"] [data-heat] canvas').waitFor()
+      for (const width of [1280, 768, 375]) await page.locator(`[data-view="${width}"] [data-heat] canvas`).waitFor()
       await tray.getByRole('button', { name: 'Hide the heat' }).scrollIntoViewIfNeeded()
     },
   ],

@@ -42,6 +42,9 @@ export const section = (job: Section['job'], look: Styling, children: Block[]): 
   holder('section', look, children, { job })
 export const group = (look: Styling, children: Block[], element?: 'article' | 'figure'): Block =>
   holder('group', look, children, element ? { element } : {})
+/** Slides that stand side by side; each is a picture with its caption. */
+export const slideshow = (label: string, look: Styling, children: Block[]): Block =>
+  holder('slideshow', look, children, { label: { en: label } })
 export const eyebrow = (text: string, look: Styling = {}): Block => block('eyebrow', look, words(text))
 export const heading = (level: number, text: string | Span[], look: Styling = {}): Block =>
   block('heading', look, { ...words(text), level })

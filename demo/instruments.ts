@@ -9,7 +9,7 @@ import { newCopy } from '#core/shared/make'
 import { role } from '#core/values/colour'
 import { idMaker } from '#core/values/ids'
 import { pixels, token } from '#core/values/length'
-import { caption, group, heading, link, picture, section, table, text, eyebrow } from './compose'
+import { caption, eyebrow, fluid, group, heading, link, picture, section, slideshow, table, text } from './compose'
 import { seeded } from './noise'
 
 const INSTRUMENTS = [
@@ -45,6 +45,38 @@ const FIGURES = [
   ['The wide one', '457 mm', '1.9 m', '95 kg', 'Galaxies'],
   ['The little Moon glass', '80 mm', '0.6 m', '4 kg', 'The Moon'],
   ['Your own two eyes', '7 mm', '24 mm', '15 g', 'Everything else'],
+]
+
+/** What else is on the hill, one slide each. */
+const AROUND = [
+  ['the-stove', 'A cast iron stove with a kettle on it', 'The stove. It has been warm since the first of September.'],
+  [
+    'the-log-book',
+    'An open book with written pages under a lamp',
+    'The log book, volume nine. The pen is on a string for a reason.',
+  ],
+  [
+    'lanterns-on-the-path',
+    'A path in the dark with small lanterns along it',
+    'The path up, four hundred steps, a lantern at every tenth.',
+  ],
+] as const
+
+/** The dark before the eye is used to it: a lamp’s light from one side, and the grain of a long exposure. */
+const LAMPLIT = [
+  { kind: 'grain' as const, light: true, opacity: 0.12 },
+  {
+    kind: 'radial' as const,
+    x: 82,
+    y: 118,
+    across: 62,
+    down: 128,
+    space: 'oklch' as const,
+    stops: [
+      { at: 0, colour: role('primary', 0.9) },
+      { at: 100, colour: role('primary', 0) },
+    ],
+  },
 ]
 
 /** One row: a picture with its caption, and words beside it. It is shared, so that all rows are set at once. */
@@ -97,16 +129,54 @@ export function withInstruments(site: Site): Site {
         ),
       ],
     ),
-    section('opening', { paddingTop: token('space-8') }, [
-      eyebrow('What you look through'),
-      heading(1, 'Three telescopes and a stove', { span: 8 }),
-      text(
-        'None of them is new. All of them work. Ask before you touch the brass; the stove needs no asking.',
-        { span: 6 },
-        'lead',
+    section(
+      'opening',
+      {
+        paddingTop: token('space-8'),
+        paddingBottom: token('space-8'),
+        fill: role('night'),
+        ink: role('on-primary'),
+        fillLayers: LAMPLIT,
+      },
+      [
+        eyebrow('What you look through', { ink: role('on-primary') }),
+        heading(1, 'Three telescopes and a stove', { span: 8 }),
+        text(
+          'None of them is new. All of them work. Ask before you touch the brass; the stove needs no asking.',
+          { span: 6 },
+          'lead',
+        ),
+      ],
+    ),
+    work,
+    section('story', { paddingTop: token('space-7'), paddingBottom: token('space-8'), fill: role('panel') }, [
+      heading(2, 'And what you stand beside', { span: 5, middle: { span: 8 }, narrow: { span: 4 }, size: fluid(26, 36) }),
+      text('Looking takes minutes. Waiting for a gap in the cloud takes the rest, so the rest is comfortable.', {
+        span: 6,
+        start: 7,
+        middle: { span: 8, start: 1 },
+        narrow: { span: 4 },
+      }),
+      slideshow(
+        'Around the instruments',
+        { spaceBefore: token('space-5') },
+        AROUND.map(([name, alt, below]) =>
+          group(
+            { name: 'Slide', layout: 'column', rowGap: token('space-2') },
+            [
+              picture(name, alt, {
+                aspect: { width: 21, height: 9 },
+                fit: 'cover',
+                duotone: { dark: role('night'), light: role('on-primary') },
+                narrow: { aspect: { width: 4, height: 3 } },
+              }),
+              caption(below),
+            ],
+            'figure',
+          ),
+        ),
       ),
     ]),
-    work,
     section('reasons', { paddingBottom: token('space-9') }, [
       heading(2, 'The figures, for those who ask', { spaceAfter: token('space-5') }),
       table('The instruments of Hollin Ridge, measured', FIGURES, { narrow: { rows: 'scroll' } }),

@@ -112,6 +112,17 @@ function picturesUnder(container: Block, branch: Block, looking: Looking): Block
   })
 }
 
+/** Scrims that blocks painted before one of a container's children lay around themselves, as far as the container reaches. */
+function scrimsAround(container: Block, branch: Block, rect: Rect, looking: Looking): Layer[] {
+  if (!isContainer(container)) return []
+  const before = container.children.slice(0, container.children.indexOf(branch as never))
+  return before.flatMap((child: Block): Layer[] => {
+    const { around, shown, layer } = valuesOf(child, looking)
+    const colour = !child.hidden && shown !== false && layer !== 'behind' && around ? colourIn(around, looking) : undefined
+    return colour ? [{ kind: 'colour', colour, rect }] : []
+  })
+}
+
 /**
  * Gathers what lies behind a block in a view. Something solid that covers the words hides what is under it.
  * @param words where they are, px of the page
@@ -149,6 +160,7 @@ export function stackBehind(site: Site, place: Place, view: StageView, range: nu
     }
     const branch = chain[depth + 1]
     if (!branch) return
+    stack.layers.push(...scrimsAround(block, branch, rect, looking))
     for (const picture of picturesUnder(block, branch, looking)) {
       const made = layersOfPicture(picture, looking)
       if (!made || !overlaps(made.picture.rect, words)) continue

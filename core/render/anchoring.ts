@@ -39,5 +39,7 @@ export function addAnchoring(own: Declaration[], block: Block, values: StyleValu
   // Half a scroll bar of it may be past the window.
   if (shaded) own.push(['overflow', 'clip'])
   else if (bleeds(block)) own.push(['overflow-x', 'clip'])
+  // Else the box is as high as the image at its own ratio (CSS Box Sizing 4, 7.4: automatic minimum of a ratio).
+  if (boxed && values.aspect && values.minHeight === undefined) own.push(['min-height', '0'])
   if (boxed && (values.corner || values.corners || values.zoom || values.filter?.blur)) own.push(['overflow', 'hidden'])
 }

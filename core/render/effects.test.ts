@@ -48,6 +48,12 @@ describe('a picture', () => {
     expect(widest(2)).toBe(2 * widest(1))
   })
 
+  test('that stands in a box keeps the ratio that it was given, whatever its own is', () => {
+    const duotone = { dark: { role: 'ink' }, light: { role: 'ground' } }
+    expect(cssOf({ duotone, aspect: { width: 21, height: 9 } })).toMatch(/aspect-ratio:21 ?\/ ?9[^}]*min-height:0/)
+    expect(cssOf({ duotone })).not.toContain('min-height:0')
+  })
+
   test('that is only flipped or lit needs no box', () => {
     const css = cssOf({ flip: 'down', filter: { greyscale: 1 } })
     expect(css).toContain('rotate:x 180deg')
