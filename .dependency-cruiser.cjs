@@ -8,6 +8,7 @@ const CORE = [
   'type',
   'colour',
   'picture',
+  'motion',
   'style',
   'legibility',
   'guide',

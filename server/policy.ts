@@ -36,3 +36,6 @@ export const INSIDE_POLICY = 'sandbox'
 
 /** The policy of pages that visitors see: a sandbox keeps them out of the application, and only it may frame them. */
 export const PLAYED_POLICY = "sandbox allow-scripts allow-forms; frame-ancestors 'self'"
+
+/** The policy of a page that is played as it is without scripts. */
+export const SCRIPTLESS_POLICY = "sandbox allow-forms; frame-ancestors 'self'"

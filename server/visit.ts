@@ -1,3 +1,4 @@
+import type { Engine } from '#core/render/site'
 import type { Store } from './database'
 import { readFont } from './fonts'
 import { typeOfWanted, wantedBytes } from './pictures'
@@ -7,13 +8,17 @@ import { printed } from './web-export'
 /** Types of texts, by the ends of their names. */
 const TEXTS: Record<string, string> = { css: 'text/css', js: 'text/javascript', vtt: 'text/vtt' }
 
-/** One file of a site as its export would have it; `undefined` if there is none of that name. */
+/**
+ * One file of a site as its export would have it; `undefined` if there is none of that name.
+ * @param engine what the page is played for, if not for what it runs in
+ */
 export async function visitFile(
   store: Store,
   id: string,
   name: string,
+  engine?: Engine,
 ): Promise<{ bytes: Uint8Array | string; type: string } | undefined> {
-  const files = await printed(getSite(store, id).site, 'readable', 'played')
+  const files = await printed(getSite(store, id).site, 'readable', 'played', {}, engine)
   const text = files.texts.find((one) => one.file === name)
   if (text)
     return {

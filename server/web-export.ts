@@ -1,5 +1,6 @@
 import { strToU8 } from 'fflate'
 import type { Layout } from '#core/render/rules'
+import type { Engine } from '#core/render/site'
 import type { WebChoices } from '#core/picture/measured'
 import type { Making, Picture } from '#core/picture/picture'
 import type { Site } from '#core/site/schema'
@@ -21,13 +22,19 @@ type Forms = 'exported' | 'played'
 const known = new WeakMap<Site, Map<string, Promise<Printed>>>()
 
 /** The files of a site's export, printed in another thread, once for each document. */
-export function printed(site: Site, style: Layout, forms: Forms = 'exported', choices: WebChoices = {}): Promise<Printed> {
+export function printed(
+  site: Site,
+  style: Layout,
+  forms: Forms = 'exported',
+  choices: WebChoices = {},
+  engine?: Engine,
+): Promise<Printed> {
   let made = known.get(site)
   if (!made) known.set(site, (made = new Map()))
-  const key = `${style} ${forms} ${JSON.stringify(choices)}`
+  const key = `${style} ${forms} ${JSON.stringify(choices)} ${engine ?? ''}`
   let files = made.get(key)
   if (!files) {
-    made.set(key, (files = inThread(site, 'print', { site, style, forms, choices }, { ms: 60_000 })))
+    made.set(key, (files = inThread(site, 'print', { site, style, forms, choices, engine }, { ms: 60_000 })))
     files.catch(() => made.delete(key))
   }
   return files

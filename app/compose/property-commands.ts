@@ -13,6 +13,7 @@ const TITLES: Record<TrayColumn, string> = {
   surface: 'Surface',
   picture: 'Picture',
   states: 'States',
+  motion: 'Motion',
 }
 
 /** Properties that have no field until another one is set, and that one. */

@@ -1,5 +1,6 @@
+import { ENGINES } from '#core/render/site'
 import { store } from '#server/database'
-import { INSIDE_POLICY, PLAYED_POLICY } from '#server/policy'
+import { INSIDE_POLICY, PLAYED_POLICY, SCRIPTLESS_POLICY } from '#server/policy'
 import { MissingError } from '#server/sites'
 import { visitFile } from '#server/visit'
 import type { Route } from './+types/visit'
@@ -11,13 +12,19 @@ import { answering, forFonts, ranged } from './answers'
  */
 export function loader({ request, params }: Route.LoaderArgs) {
   return answering(async () => {
-    const found = await visitFile(store(), params.siteId, params['*'] || 'index.html')
+    const { searchParams } = new URL(request.url)
+    const engine = ENGINES.find((one) => one === searchParams.get('engine'))
+    const found = await visitFile(store(), params.siteId, params['*'] || 'index.html', engine)
     if (!found) throw new MissingError('There is no such page.')
     return ranged(request, found.bytes, {
       'Content-Type': found.type,
       'Cache-Control': 'no-cache',
       ...forFonts(request),
-      'Content-Security-Policy': new URL(request.url).searchParams.has('inside') ? INSIDE_POLICY : PLAYED_POLICY,
+      'Content-Security-Policy': searchParams.has('inside')
+        ? INSIDE_POLICY
+        : searchParams.has('scriptless')
+          ? SCRIPTLESS_POLICY
+          : PLAYED_POLICY,
     })
   })
 }

@@ -6,7 +6,7 @@ import type { WebChoices } from '#core/picture/measured'
 import { isFilm, type Making, type Picture } from '#core/picture/picture'
 import type { Page, Site } from '#core/site/schema'
 import { pageFile } from '#core/render/own-links'
-import { printSite } from '#core/render/site'
+import { type Engine, printSite } from '#core/render/site'
 import { slug } from '#core/render/names'
 import type { Layout } from '#core/render/rules'
 import type { FontFile } from '#core/type/families'
@@ -26,6 +26,7 @@ export type WebFiles = {
 
 const STYLESHEET = 'style.css'
 const SCRIPT = 'script.js'
+const MOTION_SCRIPT = 'motion.js'
 const ICONS = 'icons.svg'
 
 /** File names of pictures: their own names, made unique. */
@@ -65,13 +66,16 @@ function exportedForm(site: Site, { sendTo, link }: BlockOf<'form'>): string {
  * @throws FormatError if two files would have one name
  * @param choices what was asked for besides
  * @param formAddress where forms send their entries, if not where the export sends them
+ * @param engine what the page is played for, if not for what it runs in
  */
 export function webFiles(
   site: Site,
   style: Layout,
   formAddress?: (form: BlockOf<'form'>) => string,
   choices?: WebChoices,
+  engine?: Engine,
 ): WebFiles {
+  const asked = engine ? `?engine=${engine}` : ''
   const names = pictureNames(site)
   const pictures = new Map<string, WantedPicture>()
   const captions = new Map<string, string>()
@@ -79,6 +83,7 @@ export function webFiles(
   const printed = printSite(site, {
     style,
     choices,
+    engine,
     addresses: {
       picture(picture, width, making) {
         const file = `pictures/${names.get(picture.id)}${endOf(picture, width, making)}`
@@ -102,8 +107,9 @@ export function webFiles(
       page: pageFile,
       ...(formAddress ? { framed: (page: Page) => `${pageFile(page)}?inside` } : {}),
       form: formAddress ?? ((form) => exportedForm(site, form)),
-      stylesheet: STYLESHEET,
+      stylesheet: STYLESHEET + asked,
       script: SCRIPT,
+      motionScript: MOTION_SCRIPT + asked,
       font: (font) => `fonts/${font.name}`,
     },
   })
@@ -114,6 +120,7 @@ export function webFiles(
       ...printed.pages.map(({ page, html }) => ({ file: pageFile(page), text: html })),
       { file: STYLESHEET, text: printed.css },
       ...(printed.script ? [{ file: SCRIPT, text: printed.script }] : []),
+      ...(printed.motionScript ? [{ file: MOTION_SCRIPT, text: printed.motionScript }] : []),
       ...(icons.size > 0 ? [{ file: ICONS, text: spriteOf([...icons.values()]) }] : []),
       ...[...captions].map(([file, text]) => ({ file, text })),
     ],

@@ -9,6 +9,7 @@ import { type Addresses, fillPicture, imageFiles } from './image'
 import type { ListedPage } from '#core/blocks/element'
 import { fieldNames, labelOf } from './field-names'
 import { rulesOf } from './block-rules'
+import { motionRules, revealOf } from './motion-rules'
 import { isBoxed, type PicturesPrinted } from './picture-parts'
 import { type DrawnIn, drawnIn, type Sights, sightsOf } from './drawn'
 import { element } from '#core/blocks/html'
@@ -23,6 +24,8 @@ export type RenderOptions = {
   /** True in the views: blocks carry their ids, and blocks without words show their place. */
   editing: boolean
   viewportUnit: ViewportUnit
+  /** True where the page moves by itself; the views are moved from outside. */
+  motion?: boolean
 }
 
 /** Width of a poster, px of the page. */
@@ -32,7 +35,14 @@ const POSTER = 800
 export type RenderedSection = { id: string; element: Element; rules: readonly Rule[] }
 
 /** What surrounds all blocks of a section that is printed. */
-type Within = { site: Site; page: Page; names: Map<string, BlockName>; drawn: DrawnIn }
+type Within = {
+  site: Site
+  page: Page
+  names: Map<string, BlockName>
+  drawn: DrawnIn
+  /** The class of a section of the page that is shown. */
+  section: (id: string) => string | undefined
+}
 
 type Entry = { key: string; name: string; element: Element | undefined; rules: readonly Rule[]; own: number }
 
@@ -80,13 +90,20 @@ export function createRenderer(options: RenderOptions) {
   }
 
   function visit(block: Block, within: Within, surround: Surround, form?: BlockOf<'form'>): Entry {
-    const { site, page, names, drawn } = within
+    const { site, page, names, drawn, section } = within
     // The key names what is inside as well: a block elsewhere in the section may have shifted those names.
     const { name, key: named } = names.get(block.id)!
     const key = `${named}|${surround.key}|${form !== undefined}`
     const known = memory.get(block)
     if (known?.key === key) return known
     const own = rulesOf(block, name, surround, site.breakpoints, options.viewportUnit, printing)
+    if (options.motion)
+      own.push(
+        ...motionRules(block, name, site.breakpoints, (id) => {
+          const followed = section(id)
+          return followed === undefined ? undefined : `--${followed}`
+        }),
+      )
     let rules: readonly Rule[] = own
     const children: ElementContent[] = []
     if (isContainer(block)) {
@@ -143,23 +160,40 @@ export function createRenderer(options: RenderOptions) {
       pages,
       page: page.id,
     })
+    const reveal = options.motion ? revealOf(block) : undefined
+    if (reveal && rendered) rendered.properties.dataReveal = reveal.of === undefined ? '' : (section(reveal.of) ?? '')
     const entry: Entry = { key, name, element: rendered, rules, own: own.length }
     memory.set(block, entry)
     return entry
   }
 
-  const within = (site: Site, page: Page, section: Section, name: string, sights: () => Sights): Within => ({
+  const within = (
+    site: Site,
+    page: Page,
+    section: Section,
+    name: string,
+    sights: () => Sights,
+    map: Map<string, string>,
+  ): Within => ({
     site,
     page,
     names: blockClasses(section, name),
     drawn: drawnIn(section, site, sights),
+    section: (id) => (page.sections.some((one) => one.id === id && !one.hidden) ? map.get(id) : undefined),
   })
 
   return function render(given: Site, asked: Page): RenderedSection[] {
     const site = restyledSite(given)
     const page = restyledPage(given, asked)
     // Navigation follows the pages, and names of type roles are kept from sections.
-    const listed = JSON.stringify([listedPages(site), site.guide.types.map((one) => one.role)])
+    const listed = JSON.stringify([
+      listedPages(site),
+      site.guide.types.map((one) => one.role),
+      // What moves names the sections that it follows.
+      options.motion
+        ? [...classesOf(site)].join() + site.pages.flatMap((one) => one.sections.map((each) => each.hidden === true)).join()
+        : '',
+    ])
     if (shared?.breakpoints !== site.breakpoints || shared.pictures !== site.pictures || shared.listed !== listed) {
       memory = new WeakMap()
       pictures = picturesById(site)
@@ -176,7 +210,7 @@ export function createRenderer(options: RenderOptions) {
       const known = memory.get(section)
       const name = map.get(section.id)!
       // A section is one object with all that it holds, so its own class is all that can have changed.
-      const entry = known?.name === name ? known : visit(section, within(site, page, section, name, sights), outer)
+      const entry = known?.name === name ? known : visit(section, within(site, page, section, name, sights, map), outer)
       printed.push({ id: section.id, element: entry.element!, rules: entry.rules })
     }
     return printed

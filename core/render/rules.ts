@@ -6,7 +6,26 @@ export type Rule = {
   /** The rule holds below this viewport width, px; `null` for all widths. */
   below: number | null
   declarations: readonly Declaration[]
+  /** What the rule asks of the visitor and of the engine; nothing for most. */
+  moving?: Moving
+  /** Keyframes, by their name, in place of a selector. */
+  frames?: readonly { at: string; declarations: readonly Declaration[] }[]
 }
+
+const TRIGGERS = '(animation-trigger: --a play)'
+/**
+ * What motion asks for: that it is wanted, on a screen; that the engine knows timelines of the scroll, or triggers as well;
+ * or that it knows none, and a script starts what is waiting (`waiting`, the same with timelines `waiting-scrolling`).
+ */
+const MOVING = {
+  wanted: undefined,
+  scrolling: '(animation-timeline: view())',
+  triggered: TRIGGERS,
+  waiting: `not ${TRIGGERS}`,
+  'waiting-scrolling': `(animation-timeline: view()) and (not ${TRIGGERS})`,
+} as const
+export type Moving = keyof typeof MOVING
+const WANTED = 'screen and (prefers-reduced-motion: no-preference)'
 
 /** A media query that ends just under a width, so that no width falls between two ranges even when zoom makes it fractional. */
 export const mediaBelow = (below: number): string => `(width < ${below}px)`
@@ -80,8 +99,48 @@ function group(rules: readonly Rule[], style: Layout, indent: string): string {
   return text
 }
 
-/** Prints rules: first those for all widths, then one media query for each breakpoint, widest first. */
+/** An at-rule around rules that are printed already. */
+function wrapped(prelude: string, inner: string, style: Layout): string {
+  if (inner === '') return ''
+  if (style === 'minified') return `${minifyPrelude(prelude)}{${inner}}`
+  return `${prelude} {\n${inner.trimEnd().replace(/^(?=.)/gm, '  ')}\n}\n\n`
+}
+
+const minifyPrelude = (prelude: string) => prelude.replace(/: /g, ':')
+
+/** Keyframes, each name once. */
+function printFrames(rules: readonly Rule[], style: Layout): string {
+  const known = new Map(rules.flatMap((rule) => (rule.frames ? [[rule.selector, rule.frames] as const] : [])))
+  return [...known]
+    .map(([name, frames]) =>
+      wrapped(
+        `@keyframes ${name}`,
+        frames.map(({ at, declarations }) => group([{ selector: at, below: null, declarations }], style, '')).join(''),
+        style,
+      ),
+    )
+    .join('')
+}
+
+/**
+ * Prints rules: first those for all widths, then one media query for each breakpoint, widest first; then what moves, under
+ * what it asks for, and its keyframes.
+ */
 export function printRules(rules: readonly Rule[], style: Layout = 'readable'): string {
+  const still = rules.filter((rule) => !rule.moving && !rule.frames)
+  if (still.length === rules.length) return printWidths(rules, style)
+  const moving = (Object.keys(MOVING) as Moving[]).map((name) => {
+    const inner = printWidths(
+      rules.filter((rule) => rule.moving === name),
+      style,
+    )
+    const asked = MOVING[name]
+    return asked === undefined ? inner : wrapped(`@supports ${asked}`, inner, style)
+  })
+  return printWidths(still, style) + wrapped(`@media ${WANTED}`, moving.join(''), style) + printFrames(rules, style)
+}
+
+function printWidths(rules: readonly Rule[], style: Layout): string {
   const widths = [...new Set(rules.map((rule) => rule.below))].sort((a, b) => (b ?? Infinity) - (a ?? Infinity))
   let text = ''
   for (const below of widths) {

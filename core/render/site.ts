@@ -12,6 +12,8 @@ import { element } from '#core/blocks/html'
 import { sectionClasses } from './names'
 import { linkOfHref } from './own-links'
 import { createRenderer, pageBody, type RenderedSection } from './page'
+import { asPlain, timelineRules } from './motion-timelines'
+import { MOTION_SCRIPT, needsMotionScript, PLAIN_MOTION_SCRIPT } from './motion-script'
 import { minifyScript, needsScript, PAGE_SCRIPT } from './page-script'
 import { skipLink } from './skip'
 import { printRules, type Rule, type Layout } from './rules'
@@ -25,8 +27,9 @@ export type SiteAddresses = {
   framed?: ((page: Page) => string) | undefined
   form: (form: BlockOf<'form'>) => string
   stylesheet: string
-  /** URL of the script, `script.js` if nothing is said. */
+  /** URLs of the scripts, `script.js` and `motion.js` if nothing is said. */
   script?: string
+  motionScript?: string
   /** Where an icon is, in a file of all. */
   icon?: ((icon: Icon, centred: boolean) => string) | undefined
   /** Where the captions of a video are, in a language. */
@@ -39,14 +42,23 @@ export type PrintOptions = {
   style: Layout
   language?: string
   choices?: WebChoices | undefined
+  engine?: Engine | undefined
 }
+
+/**
+ * What a page is played for, where that is not what it runs in: an engine that knows no timelines of the scroll (`plain`),
+ * or a visitor who wants no motion (`calm`).
+ */
+export const ENGINES = ['plain', 'calm'] as const
+export type Engine = (typeof ENGINES)[number]
 
 export type PrintedSite = {
   pages: { page: Page; html: string }[]
   css: string
   fonts: FontFile[]
-  /** The script, where some page needs it. */
+  /** The scripts, where some page needs them. */
   script: string | undefined
+  motionScript: string | undefined
   /** Every character that the pages show, each once; fonts need no others. Worked out when it is asked for. */
   characters: () => string
 }
@@ -84,6 +96,7 @@ export function documentTree(
   stylesheet: Element,
   sections: readonly RenderedSection[],
   script?: string,
+  motionScript?: string,
 ): Root {
   const description = page.description[language] ?? ''
   const title = page.title[language] || `${page.name} · ${site.name}`
@@ -93,6 +106,8 @@ export function documentTree(
     element('title', {}, [{ type: 'text', value: title }]),
     ...(description === '' ? [] : [element('meta', { name: 'description', content: description }, [])]),
     stylesheet,
+    // Before anything is seen, so that what waits to be revealed is not seen before.
+    ...(motionScript === undefined ? [] : [element('script', { src: motionScript }, [])]),
     ...(script === undefined ? [] : [element('script', { src: script, defer: true }, [])]),
   ]
   const body = pageBody(page, sections, skipLink(language))
@@ -120,7 +135,7 @@ function stylesheet(
   const classes = new Set<string>()
   const tags = new Set<string>()
   for (const tree of trees) collect(tree, classes, tags)
-  const shared = sharedRules(site, { classes, tags })
+  const shared = [...sharedRules(site, { classes, tags }), ...timelineRules(site)]
   const tokens = usedTokens(tokenDeclarations(site), [...shared, ...rules])
   const fonts = usedFonts(site, tokens, tags, [...shared, ...rules], trees)
   const final = options.style === 'minified' ? inlineOnce(tokens, [...shared, ...rules]) : { tokens, rules: [...shared, ...rules] }
@@ -181,6 +196,7 @@ export function printSite(site: Site, options: PrintOptions): PrintedSite {
   const render = createRenderer({
     language,
     editing: false,
+    motion: options.engine !== 'calm',
     viewportUnit: 'unit',
     addresses: {
       picture: addresses.picture,
@@ -197,16 +213,28 @@ export function printSite(site: Site, options: PrintOptions): PrintedSite {
   const sheet = () => element('link', { rel: ['stylesheet'], href: addresses.stylesheet }, [])
   const printed = site.pages.map((page) => ({ page, sections: render(site, page) }))
   const moves = printed.map(({ sections }) => sections.some(({ element: one }) => needsScript(one)))
+  const reveals = printed.map(({ sections }) => sections.some(({ element: one }) => needsMotionScript(one)))
   const trees = printed.map(({ page, sections }, i) =>
-    documentTree(site, page, language, sheet(), sections, moves[i] ? (addresses.script ?? 'script.js') : undefined),
+    documentTree(
+      site,
+      page,
+      language,
+      sheet(),
+      sections,
+      moves[i] ? (addresses.script ?? 'script.js') : undefined,
+      reveals[i] ? (addresses.motionScript ?? 'motion.js') : undefined,
+    ),
   )
-  const rules = printed.flatMap(({ sections }) => sections.flatMap((one) => one.rules))
+  const all = printed.flatMap(({ sections }) => sections.flatMap((one) => one.rules))
+  const rules = options.engine === 'plain' ? asPlain(all) : all
   const { css, fonts } = stylesheet(site, rules, trees, options)
+  const scriptText = (text: string) => (options.style === 'minified' ? minifyScript(text) : text)
   return {
     pages: printed.map(({ page }, i) => ({ page, html: printHtml(trees[i]!, options.style) })),
     css,
     fonts,
-    script: moves.includes(true) ? (options.style === 'minified' ? minifyScript(PAGE_SCRIPT) : PAGE_SCRIPT) : undefined,
+    script: moves.includes(true) ? scriptText(PAGE_SCRIPT) : undefined,
+    motionScript: reveals.includes(true) ? scriptText(options.engine === 'plain' ? PLAIN_MOTION_SCRIPT : MOTION_SCRIPT) : undefined,
     characters: () => charactersOf(trees),
   }
 }

@@ -6,7 +6,7 @@ import type { Trait, Traits } from './traits'
 export type Layout = 'grid' | 'row' | 'column' | 'overlay'
 
 /** Columns of the tray, by the question that they answer. */
-export type TrayColumn = 'place' | 'type' | 'surface' | 'picture' | 'states'
+export type TrayColumn = 'place' | 'type' | 'surface' | 'picture' | 'states' | 'motion'
 
 /** Where a block stands at one range of widths: what its properties may depend on. */
 export type Setting = {

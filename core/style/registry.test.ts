@@ -57,6 +57,7 @@ const SAMPLES: Record<PropertyName, unknown> = {
   italic: 'italic',
   ink: { role: 'ink' },
   fill: { hex: '#1A1D47', alpha: 0.5 },
+  motion: [{ kind: 'parallax', speed: 0.5 }],
   fillLayers: [
     {
       kind: 'linear',

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { idSchema } from '#core/values/ids'
+import { motion } from './motion'
 import { picture } from './picture'
 import { place } from './place'
 import type { Property } from './property'
@@ -7,7 +8,7 @@ import { surface } from './surface'
 import { type } from './type'
 
 /** Every style property there is: its schema, where it applies, and its CSS. */
-export const properties = { ...place, ...type, ...surface, ...picture }
+export const properties = { ...place, ...type, ...surface, ...picture, ...motion }
 
 export type PropertyName = keyof typeof properties
 type Values = { [N in PropertyName]: z.output<(typeof properties)[N]['schema']> }

@@ -4,6 +4,7 @@ import { cleanSvg } from '#core/formats/svg'
 import { webFiles, type WebFiles } from '#core/formats/web-files'
 import type { WebChoices } from '#core/picture/measured'
 import type { Layout } from '#core/render/rules'
+import type { Engine } from '#core/render/site'
 import type { Site } from '#core/site/schema'
 import { markdownOfDocx } from './docx'
 import { readFilmFile } from './film-file'
@@ -12,11 +13,11 @@ import { cutTo, readFontFile } from './font-file'
 /** The files of an export as they come from another thread: functions do not travel. */
 export type Printed = Omit<WebFiles, 'characters'> & { characters: string }
 
-type Printing = { site: Site; style: Layout; forms: 'exported' | 'played'; choices: WebChoices }
+type Printing = { site: Site; style: Layout; forms: 'exported' | 'played'; choices: WebChoices; engine?: Engine | undefined }
 
-function print({ site, style, forms, choices }: Printing): Printed {
+function print({ site, style, forms, choices, engine }: Printing): Printed {
   // Forms of a played page reach the local inbox, wherever the export would send them.
-  const files = webFiles(site, style, forms === 'played' ? (form) => `forms/${form.id}` : undefined, choices)
+  const files = webFiles(site, style, forms === 'played' ? (form) => `forms/${form.id}` : undefined, choices, engine)
   return { ...files, characters: files.characters() }
 }
 

@@ -1,0 +1,129 @@
+import { z } from 'zod'
+import { idSchema } from '#core/values/ids'
+import { easingSchema } from './easing'
+import { poseSchema } from './pose'
+
+/** Most motions of one block that move; those after them rest. A file with many more is read all the same. */
+export const MOST_MOTIONS = 8
+const MOST_READ = 500
+export const MOST_STATES = 8
+
+/** A line of the window, from its top: px, or percent of its height. */
+export const lineSchema = z.strictObject({ value: z.number().min(-2000).max(4000), unit: z.enum(['px', '%']) })
+export type Line = z.infer<typeof lineSchema>
+
+export const EDGES = ['top', 'middle', 'bottom'] as const
+/** An edge of a box that passes a line of the window. */
+const momentSchema = z.strictObject({ edge: z.enum(EDGES), line: lineSchema })
+export type Moment = z.infer<typeof momentSchema>
+
+const px = z.number().min(0).max(200_000)
+/** What a scrub follows: the block's own box, a section by its id, or px of the page's scroll. */
+export const rangeSchema = z.union([
+  z.strictObject({ of: z.literal('page'), begins: px, ends: px }),
+  z.strictObject({
+    of: z.union([z.literal('own'), z.strictObject({ section: idSchema })]),
+    begins: momentSchema,
+    ends: momentSchema,
+  }),
+])
+export type Range = z.infer<typeof rangeSchema>
+
+const seconds = (most: number) => z.number().min(0).max(most)
+const timed = {
+  /** Seconds that it takes, and that it waits before. */
+  duration: seconds(20),
+  delay: seconds(20).optional(),
+  easing: easingSchema.optional(),
+  /** Seconds between the blocks inside, one after the other; the block moves as a whole where nothing is said. */
+  apart: seconds(5).optional(),
+}
+
+export const motionSchema = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('parallax'),
+    /** Share of the page's own speed: 1 goes with it, 0 stands still, above 1 overtakes it. */
+    speed: z.number().min(-2).max(4),
+    /** Where it is in its own place: at the top of the page, or else as its middle passes the window's. */
+    rests: z.literal('opening').optional(),
+  }),
+  z.strictObject({
+    kind: z.literal('reveal'),
+    /** The section whose top edge passes the line; its own where nothing is said. */
+    of: idSchema.optional(),
+    line: lineSchema,
+    /** True to go back where the line is passed again on the way up; else it plays once. */
+    again: z.literal(true).optional(),
+    from: poseSchema,
+    ...timed,
+  }),
+  z.strictObject({
+    kind: z.literal('scrub'),
+    range: rangeSchema,
+    /** Poses at shares of the range, 0 to 100, in their order. */
+    states: z
+      .array(z.strictObject({ at: z.number().min(0).max(100), pose: poseSchema }))
+      .min(2)
+      .max(MOST_STATES),
+    easing: easingSchema.optional(),
+  }),
+  z.strictObject({ kind: z.literal('opening'), from: poseSchema, ...timed }),
+])
+export type Motion = z.infer<typeof motionSchema>
+export type MotionKind = Motion['kind']
+export type MotionOf<K extends MotionKind> = Extract<Motion, { kind: K }>
+
+/** The motions of a block, in their order; `none` where a narrower range is to have none of a wider one's. */
+export const motionsSchema = z.union([
+  z.literal('none'),
+  z.array(motionSchema).min(1).max(MOST_READ, 'A block takes up to 500 motions; eight of them move.'),
+])
+export type Motions = z.infer<typeof motionsSchema>
+
+const NONE: readonly Motion[] = []
+export const motionsIn = (value: Motions | undefined): readonly Motion[] => (value === undefined || value === 'none' ? NONE : value)
+
+/** The sections that motions follow, by their ids. */
+export function sectionsFollowed(motions: readonly Motion[]): string[] {
+  return motions.flatMap((one) => {
+    if (one.kind === 'reveal' && one.of !== undefined) return [one.of]
+    return one.kind === 'scrub' && typeof one.range.of === 'object' ? [one.range.of.section] : []
+  })
+}
+
+const LINE: Line = { value: 75, unit: '%' }
+
+/** A new motion of a kind, to begin with. */
+export function newMotion(kind: MotionKind, inFirstWindow: boolean): Motion {
+  const begun: Record<MotionKind, Motion> = {
+    parallax: { kind: 'parallax', speed: 0.6, ...(inFirstWindow ? { rests: 'opening' as const } : {}) },
+    reveal: {
+      kind: 'reveal',
+      line: LINE,
+      from: { opacity: 0, down: { value: 24, unit: 'px' } },
+      duration: 0.6,
+      easing: 'ease-out',
+    },
+    scrub: {
+      kind: 'scrub',
+      range: inFirstWindow
+        ? { of: 'page', begins: 0, ends: 400 }
+        : {
+            of: 'own',
+            begins: { edge: 'top', line: { value: 100, unit: '%' } },
+            ends: { edge: 'bottom', line: { value: 0, unit: '%' } },
+          },
+      states: [
+        { at: 0, pose: { scale: 1 } },
+        { at: 100, pose: { scale: 1.4 } },
+      ],
+    },
+    opening: {
+      kind: 'opening',
+      from: { opacity: 0, down: { value: 24, unit: 'px' } },
+      duration: 0.6,
+      easing: 'ease-out',
+    },
+  }
+  return begun[kind]
+}

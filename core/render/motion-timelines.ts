@@ -1,0 +1,46 @@
+import { motionsIn, sectionsFollowed } from '#core/motion/motion'
+import type { Site } from '#core/site/schema'
+import { walkPage } from '#core/site/tree'
+import { sectionClasses } from './names'
+import type { Rule } from './rules'
+
+/** The sections that blocks of the same page follow, by their ids, in the order of the pages. */
+function followed(site: Site): string[] {
+  const ids = site.pages.flatMap((page) => {
+    const wanted = new Set<string>()
+    for (const { style } of walkPage(page))
+      for (const values of [style.base, ...Object.values(style.below ?? {})])
+        for (const id of sectionsFollowed(motionsIn(values?.motion))) wanted.add(id)
+    return page.sections.filter((one) => wanted.has(one.id) && !one.hidden).map((one) => one.id)
+  })
+  return ids
+}
+
+/** Sections that others follow give their timelines, which hold for the whole page (Scroll-driven Animations 1, 4.3). */
+export function timelineRules(site: Site): Rule[] {
+  const ids = followed(site)
+  if (ids.length === 0) return []
+  const classes = sectionClasses(site)
+  const names = ids.map((id) => classes.get(id)!)
+  return [
+    {
+      selector: 'body',
+      below: null,
+      moving: 'scrolling',
+      declarations: [['timeline-scope', names.map((name) => `--${name}`).join(', ')]],
+    },
+    ...names.map((name): Rule => ({
+      selector: `.${name}`,
+      below: null,
+      moving: 'scrolling',
+      declarations: [['view-timeline', `--${name}`]],
+    })),
+  ]
+}
+
+/** The rules for an engine that knows no timelines of the scroll, whatever engine they run in. */
+export const asPlain = (rules: readonly Rule[]): Rule[] =>
+  rules.flatMap((rule): Rule[] => {
+    if (rule.moving === undefined || rule.moving === 'wanted') return [rule]
+    return rule.moving === 'waiting' ? [{ ...rule, moving: 'wanted' }] : []
+  })

@@ -1,0 +1,226 @@
+import { expect, type Page, test } from '@playwright/test'
+import { newBlock, newSection } from '#core/blocks/defaults'
+import type { Motion } from '#core/motion/motion'
+import type { Box, Scene } from '#core/motion/scene'
+import { stateAt } from '#core/motion/state'
+import { pageFile } from '#core/render/own-links'
+import { type Engine, printSite } from '#core/render/site'
+import { newSite } from '#core/site/defaults'
+import type { Site } from '#core/site/schema'
+import type { StyleValues } from '#core/style/registry'
+import { pixels } from '#core/values/length'
+import { testIds } from '#core/values/ids.fixture'
+
+const PLAN = 'plan'
+const half = { value: 50, unit: '%' } as const
+const own = {
+  of: 'own',
+  begins: { edge: 'top', line: { value: 90, unit: '%' } },
+  ends: { edge: 'bottom', line: { value: 40, unit: 'px' } },
+} as const
+const grows = [
+  { at: 0, pose: { scale: 1, opacity: 1 } },
+  { at: 100, pose: { scale: 2, opacity: 0.3, turn: 30, across: { value: 10, unit: '%' as const } } },
+]
+
+/** Motions of each kind, as a block may have them. */
+const CASES: Record<string, { motion: Motion[]; style?: StyleValues }> = {
+  parallax: { motion: [{ kind: 'parallax', speed: 0.6 }] },
+  'parallax that overtakes': { motion: [{ kind: 'parallax', speed: 1.5 }] },
+  'parallax from the top of the page': { motion: [{ kind: 'parallax', speed: 0.4, rests: 'opening' }] },
+  'scrub over its own box': { motion: [{ kind: 'scrub', range: own, states: grows }] },
+  'scrub by its middle': {
+    motion: [
+      {
+        kind: 'scrub',
+        range: { of: 'own', begins: { edge: 'middle', line: { value: 80, unit: '%' } }, ends: { edge: 'middle', line: half } },
+        states: grows,
+        easing: 'ease-in-out',
+      },
+    ],
+  },
+  'scrub over a section': {
+    motion: [{ kind: 'scrub', range: { ...own, of: { section: PLAN } }, states: grows, easing: [0.2, 0.8, 0.4, 1] }],
+  },
+  'scrub over px of the page, in three states': {
+    motion: [
+      {
+        kind: 'scrub',
+        range: { of: 'page', begins: 120, ends: 1480 },
+        states: [{ at: 0, pose: { opacity: 0.1 } }, { at: 40, pose: { opacity: 0.9, down: { value: 80, unit: 'px' } } }, grows[1]!],
+      },
+    ],
+  },
+  'several at once': {
+    motion: [
+      { kind: 'parallax', speed: 0.8 },
+      { kind: 'scrub', range: own, states: grows },
+      {
+        kind: 'scrub',
+        range: { of: 'page', begins: 0, ends: 2000 },
+        states: [
+          { at: 0, pose: {} },
+          { at: 100, pose: { scale: 1.5, down: { value: -60, unit: 'px' } } },
+        ],
+      },
+    ],
+    style: { filter: { brightness: 0.9 } },
+  },
+  'reveal by its own edge': {
+    motion: [{ kind: 'reveal', line: half, again: true, from: { opacity: 0, down: { value: 40, unit: 'px' } }, duration: 0.05 }],
+  },
+  'reveal by a section': {
+    motion: [
+      {
+        kind: 'reveal',
+        of: PLAN,
+        line: { value: 300, unit: 'px' },
+        again: true,
+        from: { opacity: 0.2, scale: 0.5 },
+        duration: 0.05,
+      },
+    ],
+  },
+}
+
+/** A page that is long enough to scroll, with a block that moves below a section. */
+function siteOf({ motion, style }: (typeof CASES)[string]): Site {
+  const makeId = testIds()
+  const site = newSite('Test', makeId)
+  const moved = {
+    ...newBlock('text', makeId),
+    id: 'moved',
+    words: { en: ['It moves.'] },
+    style: { base: { ...style, span: 4, start: 3, motion } },
+  }
+  const tall = (id: string, height: number, children: object[] = []) => ({
+    ...newSection('story', makeId),
+    id,
+    name: id,
+    style: { base: { paddingTop: pixels(height), paddingBottom: pixels(60) } },
+    children,
+  })
+  const sections = [tall('first', 300), tall(PLAN, 500), tall('third', 380, [moved]), tall('last', 1600)] as never[]
+  return { ...site, pages: [{ ...site.pages[0]!, sections }] }
+}
+
+/** Loads a page with what it needs in it. */
+async function load(page: Page, site: Site, engine?: Engine): Promise<void> {
+  const { pages, css, motionScript } = printSite(site, {
+    style: 'readable',
+    engine,
+    addresses: { picture: () => '', page: pageFile, form: () => '#', stylesheet: 'style.css', font: () => 'none' },
+  })
+  await page.goto('about:blank')
+  await page.setContent(
+    pages[0]!.html
+      .replace(/<link rel="stylesheet"[^>]*>/, `<style>${css.replace(/@font-face \{[^}]*\}/g, '')}</style>`)
+      .replace(/<script src="motion.js"><\/script>/, () => `<script>${motionScript ?? ''}</script>`),
+  )
+}
+
+const MOVED = '.third-text'
+const boxOf = (page: Page, selector: string): Promise<Box> =>
+  page.evaluate((one) => {
+    const { left, top, width, height } = document.querySelector(one)!.getBoundingClientRect()
+    return { left, top: top + scrollY, width, height }
+  }, selector)
+
+/** Where the block is and how it looks, once what plays has come to its end. */
+const seenAt = (page: Page, scroll: number) =>
+  page.evaluate(
+    async ([selector, y]) => {
+      const block = document.querySelector(String(selector))!
+      scrollTo(0, Number(y))
+      const frame = () => new Promise((done) => requestAnimationFrame(done))
+      // What the scroll starts is started a frame after it.
+      for (let n = 0; n < 4; n++) await frame()
+      const playing = () =>
+        block.getAnimations().filter((one) => one.timeline instanceof DocumentTimeline && one.playState === 'running')
+      while (playing().length > 0) await frame()
+      const { translate, scale, rotate, opacity } = getComputedStyle(block)
+      const { left, top, width, height } = block.getBoundingClientRect()
+      const figures = translate === 'none' ? [0, 0] : translate.split(' ').map((one) => parseFloat(one))
+      return {
+        middle: { x: left + width / 2, y: top + height / 2 + scrollY },
+        translate: figures,
+        scale: scale === 'none' ? 1 : parseFloat(scale),
+        turn: rotate === 'none' ? 0 : parseFloat(rotate),
+        opacity: Number(opacity),
+      }
+    },
+    [MOVED, scroll] as const,
+  )
+
+for (const window of [
+  { width: 1280, height: 800 },
+  { width: 768, height: 1024 },
+]) {
+  test(`each motion is where it is worked out to be at fifty positions, in a window of ${window.width} by ${window.height}`, async ({
+    browser,
+  }) => {
+    const page = await browser.newPage({ viewport: window })
+    const wrong: string[] = []
+    for (const [name, one] of Object.entries(CASES)) {
+      const site = siteOf(one)
+      await load(page, site, 'calm')
+      const box = await boxOf(page, MOVED)
+      const plan = await boxOf(page, '.plan')
+      const height = await page.evaluate(() => document.documentElement.scrollHeight)
+      const scene: Scene = { window: window.height, page: height, section: (id) => (id === PLAN ? plan : undefined) }
+      const reveals = one.motion.some((each) => each.kind === 'reveal')
+      for (const engine of reveals ? ([undefined, 'plain'] as const) : [undefined]) {
+        await load(page, site, engine)
+        // Down in fifty steps, and in some of them back.
+        const steps = Array.from({ length: 50 }, (_, i) => Math.round((i / 49) * Math.min(height - window.height, 2400)))
+        for (const scroll of [...steps, ...steps.filter((_, i) => i % 10 === 5).reverse()]) {
+          const seen = await seenAt(page, scroll)
+          const now = stateAt(one.motion, box, scene, { scroll })
+          const far = Math.max(
+            Math.abs(seen.middle.x - (box.left + box.width / 2 + now.x)),
+            Math.abs(seen.middle.y - (box.top + box.height / 2 + now.y)),
+          )
+          const off = Math.max(
+            Math.abs(seen.opacity - now.opacity),
+            Math.abs(seen.scale - now.scale),
+            Math.abs(seen.turn - now.turn) / 100,
+          )
+          if (far > 0.5 || off > 0.01)
+            wrong.push(`${name}, ${engine ?? 'as it is'}, at ${scroll}: ${far.toFixed(2)} px, ${off.toFixed(3)}`)
+        }
+      }
+    }
+    expect(wrong).toEqual([])
+  })
+}
+
+test('nothing is hidden or moved for those who want no motion, without a script, or on paper', async ({ browser }) => {
+  const rest = { translate: [0, 0], scale: 1, turn: 0, opacity: 1 }
+  const wrong: string[] = []
+  for (const [name, one] of Object.entries(CASES)) {
+    const site = siteOf(one)
+    const quiet = await browser.newPage({ reducedMotion: 'reduce' })
+    await load(quiet, site)
+    const scriptless = await browser.newContext({ javaScriptEnabled: false })
+    const bare = await scriptless.newPage()
+    await load(bare, site, 'plain')
+    const paper = await browser.newPage()
+    await load(paper, site)
+    await paper.emulateMedia({ media: 'print' })
+    for (const [where, page] of [
+      ['reduced', quiet],
+      ['paper', paper],
+    ] as const)
+      for (const scroll of [0, 400, 900]) {
+        const { middle: _, ...seen } = await seenAt(page, scroll)
+        if (JSON.stringify(seen) !== JSON.stringify(rest)) wrong.push(`${name}, ${where}, at ${scroll}: ${JSON.stringify(seen)}`)
+      }
+    const { opacity, animation } = await bare.locator(MOVED).evaluate((block) => {
+      const style = getComputedStyle(block)
+      return { opacity: style.opacity, animation: style.animationName }
+    })
+    if (opacity !== '1' || animation !== 'none') wrong.push(`${name}, without a script: ${opacity}, ${animation}`)
+    await Promise.all([quiet.close(), scriptless.close(), paper.close()])
+  }
+  expect(wrong).toEqual([])
+})
