@@ -81,7 +81,8 @@ function selectInside(store: SessionStore): void {
 }
 
 function leaveOrDeselect(store: SessionStore): void {
-  const { selection, also, picked, drawing, cropping } = store.getState()
+  const { selection, also, picked, drawing, cropping, playhead } = store.getState()
+  if (selection === null && playhead !== null) return store.setState({ playhead: null, running: null })
   if (cropping !== null) return store.setState({ cropping: null })
   if (drawing) return store.setState({ drawing: false })
   if (picked) return store.setState({ picked: null })
@@ -104,6 +105,20 @@ function cycleScope(store: SessionStore): void {
   const now = typeof scope === 'object' ? below.findIndex((one) => one.id === scope.below) : -1
   const next = below[now + 1]
   store.setState({ scope: next ? { below: next.id } : 'base' })
+}
+
+/** Shows the scroll ruler, or takes it away and shows the views at rest. */
+function toggleScrollRuler(store: SessionStore): void {
+  store.setState(({ scrollRuler }) => ({ scrollRuler: !scrollRuler, playhead: null, running: null }))
+}
+
+/** Px per second at which the views scroll, where nothing else is chosen. */
+export const RUNNING = 400
+
+/** Lets the playhead run from where it stands, or stops it. */
+export function runOrStop(store: SessionStore, speed = RUNNING): void {
+  const { running, playhead } = store.getState()
+  store.setState(running === null ? { scrollRuler: true, playhead: playhead ?? 0, running: speed } : { running: null })
 }
 
 const toggle = (name: 'breaksOpen' | 'grid' | 'distances' | 'tray' | 'order') => (store: SessionStore) =>
@@ -221,6 +236,8 @@ export const COMMANDS: Command[] = [
   { name: 'Guide line across the section', key: 'Shift V', run: (store) => addLine(store, 'across'), possible: canAddLine },
   { name: 'Distances', key: 'D', run: toggle('distances') },
   { name: 'Widths at which the page breaks', key: 'E', run: toggle('breaksOpen') },
+  { name: 'Scroll ruler and motion', key: 'J', run: toggleScrollRuler },
+  { name: 'Run the playhead, or stop it', key: 'Shift J', run: (store) => runOrStop(store) },
   { name: 'Pictures of the site', key: 'I', run: (store) => store.setState({ picturesOpen: true }) },
   { name: 'Crop the picture in its frame', key: 'C', run: cropSelection, possible: hasPicture },
   { name: 'Tray', key: 'T', run: toggle('tray') },

@@ -5,21 +5,26 @@ import { createViewRenderer } from '../live/rendering'
 import { openViews, toggleView } from '../session/desk'
 import { pageOf } from '../session/store'
 import { useShownSite } from '../session/tried'
+import { later } from '../ui/later'
 import { View } from './view'
+
+const ScrollRuler = later(async () => (await import('./motion/scroll-ruler')).ScrollRuler)
 
 /** Height of the captions over the views, px. */
 const CAPTION = 36
 const GAP = 14
 const SIDE = 30
+/** Width of the scroll ruler, px. */
+const RULER = 118
 
 /** Width of a view that is folded, px. */
 const STRIP = 28
 
 /** Scales at which views stand side by side in a width, those with a zoom of their own left out of the sharing. */
-function scalesFor(widths: readonly number[], zooms: readonly (number | null)[], available: number): number[] {
+function scalesFor(widths: readonly number[], zooms: readonly (number | null)[], available: number, side: number): number[] {
   const own = widths.reduce((sum, width, i) => sum + (zooms[i] == null ? 0 : width * zooms[i]!), 0)
   const shared = widths.reduce((sum, width, i) => sum + (zooms[i] == null ? width : 0), 0)
-  const room = available - SIDE - GAP - (widths.length - 1) * GAP
+  const room = available - side - GAP - (widths.length - 1) * GAP
   const fit = Math.min(1, Math.max(0.12, shared === 0 ? 1 : (room - own) / shared))
   return widths.map((_, i) => zooms[i] ?? fit)
 }
@@ -57,14 +62,17 @@ export function Stage() {
   /** Views that are folded to a strip beside those that are open. */
   const strips = shown === 'all' ? site.views.flatMap((width, i) => (indexes.includes(i) ? [] : [width])) : []
   const room = available - strips.length * (STRIP + GAP)
+  const ruler = useSession((state) => state.scrollRuler)
+  const side = SIDE + (ruler ? RULER : 0)
   const scales = useMemo(() => {
     const widths = indexes.map((i) => site.views[i]!)
     return scalesFor(
       widths,
-      indexes.map((i) => zooms[i] ?? (shown === 'all' ? null : Math.min(1, (available - SIDE - 2 * GAP) / site.views[i]!))),
+      indexes.map((i) => zooms[i] ?? (shown === 'all' ? null : Math.min(1, (available - side - 2 * GAP) / site.views[i]!))),
       room,
+      side,
     )
-  }, [indexes, site.views, zooms, available, room, shown])
+  }, [indexes, site.views, zooms, available, room, shown, side])
 
   const layOut = useCallback(() => {
     const views = [...frames.values()]
@@ -131,7 +139,7 @@ export function Stage() {
 
   return (
     <div ref={stage} data-stage tabIndex={-1} className="relative h-full overflow-auto bg-ground outline-none">
-      <div className="flex w-max" style={{ paddingLeft: SIDE, paddingRight: GAP, gap: GAP }}>
+      <div className="flex w-max" style={{ paddingLeft: side, paddingRight: GAP, gap: GAP }}>
         {available > 0 &&
           indexes.map((index, position) => (
             <View
@@ -147,6 +155,7 @@ export function Stage() {
         {folded.length > 0 && strips.map((width) => <FoldedView key={width} width={width} />)}
       </div>
       <RowNumbers rows={rows} />
+      {ruler && available > 0 && <ScrollRuler stage={stage} left={SIDE} width={RULER} top={CAPTION} height={rows.height} />}
     </div>
   )
 }

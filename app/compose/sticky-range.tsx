@@ -1,11 +1,9 @@
 import { rangeAt } from '#core/grid/columns'
 import { valueAt } from '#core/style/cascade'
 import { useSession } from '../session/context'
-import { boxOf, boxOfElement, useFrames } from '../live/frames'
+import { boxOf, useFrames } from '../live/frames'
 import { selected } from '../session/store'
-import { stickyWay } from './sticky-way'
-
-const figure = (value: string) => Number.parseFloat(value) || 0
+import { measureSticky } from './measure-sticky'
 
 /** The way of a sticky block while it holds: from where it stands to the end of what it stands in, with the px of it. */
 export function StickyRange({ index }: { index: number }) {
@@ -16,36 +14,11 @@ export function StickyRange({ index }: { index: number }) {
   if (!view || !place) return null
   const range = rangeAt(breakpoints, view.width)
   if (valueAt(place.block.style, 'position', breakpoints, range) !== 'sticky') return null
-  const element = view.frame.find(place.block.id)
+  const measured = measureSticky(view, place.block, breakpoints, range)
   const box = boxOf(view, place.block.id)
-  const parent = element?.parentElement
-  if (!element || !box || !parent) return null
-  const window = view.frame.document.defaultView!
-  const style = window.getComputedStyle(parent)
-  const around = boxOfElement(parent, view.scale)
-  const own = window.getComputedStyle(element)
-  const [top, height] = [box.top / view.scale, box.height / view.scale]
-  const px = Math.round(
-    stickyWay({
-      top,
-      height,
-      margin: figure(own.marginBottom),
-      holder: {
-        top: around.top / view.scale + figure(style.paddingTop),
-        bottom: (around.top + around.height) / view.scale - figure(style.paddingBottom),
-      },
-      ...(style.display.includes('grid')
-        ? {
-            grid: {
-              rows: style.gridTemplateRows.split(' ').map(figure),
-              gap: figure(style.rowGap),
-              span: valueAt(place.block.style, 'rowSpan', breakpoints, range) ?? 1,
-            },
-          }
-        : {}),
-    }),
-  )
-  const from = Math.round(figure(own.top))
+  if (!measured || !box) return null
+  const px = Math.round(measured.way)
+  const from = Math.round(measured.distance)
   const end = box.top + box.height + px * view.scale
   const x = box.left + box.width + 8
   return (

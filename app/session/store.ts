@@ -85,6 +85,14 @@ export type SessionState = {
   fillLayer: number | null
   /** The picture block that is cropped in its frame. */
   cropping: string | null
+  /** True while the scroll ruler stands beside the views. */
+  scrollRuler: boolean
+  /** Scroll position that the views are shown at, px of the view that leads; null at rest. */
+  playhead: number | null
+  /** px per second at which the playhead runs; null while it stands. */
+  running: number | null
+  /** The motion of the selection that is chosen, by its index. */
+  motionAt: number
   /** True while it is shown where words could stand over what is behind the selection. */
   heat: boolean
   /** Edits that are only looked at: the views show the page as it would be. */
@@ -144,6 +152,10 @@ export function createSessionStore(siteId: string, pageId: string, site: Site, r
     breaksOpen: false,
     fillLayer: null,
     cropping: null,
+    scrollRuler: false,
+    playhead: null,
+    running: null,
+    motionAt: 0,
     heat: false,
     tried: null,
     picturesOpen: false,
@@ -297,7 +309,7 @@ export function pressable({ session }: SessionState, id: string | undefined): st
 
 /** Selects one block, or none. */
 export function select(store: SessionStore, id: string | null): void {
-  store.setState({ selection: id, also: NONE, words: null, fillLayer: null, cropping: null, tried: null })
+  store.setState({ selection: id, also: NONE, words: null, fillLayer: null, cropping: null, tried: null, motionAt: 0 })
 }
 
 /** Selects several blocks; the last of them leads. */
@@ -310,6 +322,7 @@ export function selectMany(store: SessionStore, ids: readonly string[]): void {
     fillLayer: null,
     cropping: null,
     tried: null,
+    motionAt: 0,
   })
 }
 

@@ -30,7 +30,12 @@ export const rangeSchema = z.union([
 export type Range = z.infer<typeof rangeSchema>
 
 const seconds = (most: number) => z.number().min(0).max(most)
+/** The side that stays where it is as a block grows or turns; its middle where nothing is said. */
+const origin = z.enum(['left', 'right', 'top', 'bottom']).optional()
+export const ORIGINS = { left: '0 50%', right: '100% 50%', top: '50% 0', bottom: '50% 100%' } as const
+
 const timed = {
+  origin,
   /** Seconds that it takes, and that it waits before. */
   duration: seconds(20),
   delay: seconds(20).optional(),
@@ -66,6 +71,7 @@ export const motionSchema = z.discriminatedUnion('kind', [
       .min(2)
       .max(MOST_STATES),
     easing: easingSchema.optional(),
+    origin,
   }),
   z.strictObject({ kind: z.literal('opening'), from: poseSchema, ...timed }),
 ])
@@ -82,6 +88,12 @@ export type Motions = z.infer<typeof motionsSchema>
 
 const NONE: readonly Motion[] = []
 export const motionsIn = (value: Motions | undefined): readonly Motion[] => (value === undefined || value === 'none' ? NONE : value)
+
+/** Where a block grows from and turns about, as CSS has it: what the first motion says that says so. */
+export function originOf(motions: readonly Motion[]): string | undefined {
+  const found = motions.find((one) => one.kind !== 'parallax' && one.origin !== undefined)
+  return found && found.kind !== 'parallax' ? ORIGINS[found.origin!] : undefined
+}
 
 /** The sections that motions follow, by their ids. */
 export function sectionsFollowed(motions: readonly Motion[]): string[] {

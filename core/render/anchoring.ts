@@ -29,6 +29,14 @@ const hasShapes = ({ style: { base, below } }: Block): boolean =>
 /** True if a block inside is on a layer behind the others. */
 const holdsLow = (block: Block): boolean => someInside(block, (values) => values?.layer === 'behind')
 
+/** True if a block that lies behind all others inside moves there. */
+const movesBehind = (block: Block): boolean =>
+  isContainer(block) &&
+  block.children.some(({ style: { base, below } }) => {
+    const all = [base, ...Object.values(below ?? {})]
+    return all.some((values) => values?.position === 'backdrop') && all.some((values) => values?.motion !== undefined)
+  })
+
 /** What holds at every width because of what a block holds or is boxed with, whatever its own settings say. */
 export function addAnchoring(own: Declaration[], block: Block, values: StyleValues, boxed: boolean, shaded: boolean): void {
   const anchored = anchors(block)
@@ -36,8 +44,8 @@ export function addAnchoring(own: Declaration[], block: Block, values: StyleValu
   if ((anchored || boxed || hasShapes(block)) && !positioned) own.push(['position', 'relative'])
   // What lies behind the others lies over the ground of what holds them all the same.
   if (anchored || holdsLow(block)) own.push(['isolation', 'isolate'])
-  // Half a scroll bar of it may be past the window.
-  if (shaded) own.push(['overflow', 'clip'])
+  // Half a scroll bar of it may be past the window; and what moves behind all stays behind this block alone.
+  if (shaded || movesBehind(block)) own.push(['overflow', 'clip'])
   else if (bleeds(block)) own.push(['overflow-x', 'clip'])
   // Else the box is as high as the image at its own ratio (CSS Box Sizing 4, 7.4: automatic minimum of a ratio).
   if (boxed && values.aspect && values.minHeight === undefined) own.push(['min-height', '0'])

@@ -1,7 +1,16 @@
 import type { Block } from '#core/blocks/index'
 import type { Breakpoint } from '#core/grid/breakpoint'
 import { easingToCss } from '#core/motion/easing'
-import { type Line, type Moment, MOST_MOTIONS, type Motion, motionsIn, type MotionOf, type Range } from '#core/motion/motion'
+import {
+  type Line,
+  type Moment,
+  MOST_MOTIONS,
+  type Motion,
+  motionsIn,
+  originOf,
+  type MotionOf,
+  type Range,
+} from '#core/motion/motion'
 import { isAdding, partsOf, type Pose, poseToCss, type PosePart } from '#core/motion/pose'
 import { OPENING_WAY } from '#core/motion/scene'
 import { valuesByRange } from '#core/style/cascade'
@@ -211,10 +220,11 @@ function rulesAt(
     ])
     if (scrolls) add('waiting-scrolling', `.${MOVES} ${selector}`, [...declared(animations, trigger, 'waiting'), ...more])
   }
-  if (own.length > 0) set(`.${className}`, own)
+  const origin = originOf(active)
+  if (own.length > 0) set(`.${className}`, own, origin ? [['transform-origin', origin]] : [])
   for (const { motion, animations } of all) {
     if (!isStaggered(motion) || animations.length === 0) continue
-    set(`:where(.${className}) > *`, animations)
+    set(`:where(.${className}) > *`, animations, origin ? [['transform-origin', origin]] : [])
     const count = 'children' in block ? block.children.length : 0
     for (let n = 1; n < count; n++) {
       const later: Declaration = ['animation-delay', seconds((motion.delay ?? 0) + n * motion.apart!)]
@@ -245,7 +255,7 @@ function rulesAt(
  * known to the engine, or printed.
  * @param timelineOf the timeline of a section that stands on the page
  */
-export function motionRules(block: Block, className: string, breakpoints: readonly Breakpoint[], timelineOf: TimelineOf): Rule[] {
+function motionRules(block: Block, className: string, breakpoints: readonly Breakpoint[], timelineOf: TimelineOf): Rule[] {
   const ranges = valuesByRange(block.style, breakpoints)
   const rules: Rule[] = []
   ranges.forEach(({ motion }, index) => {
@@ -276,8 +286,12 @@ export function motionRules(block: Block, className: string, breakpoints: readon
 }
 
 /** The section that a block's reveal waits for, where the script has to know: its own where that is empty. */
-export function revealOf(block: Block): { of?: string } | undefined {
+function revealOf(block: Block): { of?: string } | undefined {
   const lists = [block.style.base?.motion, ...Object.values(block.style.below ?? {}).map((one) => one?.motion)]
   const found = lists.flatMap(motionsIn).find((one) => one.kind === 'reveal')
   return found?.kind === 'reveal' ? (found.of === undefined ? {} : { of: found.of }) : undefined
 }
+
+/** What prints the motion of blocks. */
+export const MOTION_PRINTED = { rulesOf: motionRules, revealOf }
+export type MotionPrinted = typeof MOTION_PRINTED

@@ -9,7 +9,7 @@ import { type Addresses, fillPicture, imageFiles } from './image'
 import type { ListedPage } from '#core/blocks/element'
 import { fieldNames, labelOf } from './field-names'
 import { rulesOf } from './block-rules'
-import { motionRules, revealOf } from './motion-rules'
+import type { MotionPrinted } from './motion-rules'
 import { isBoxed, type PicturesPrinted } from './picture-parts'
 import { type DrawnIn, drawnIn, type Sights, sightsOf } from './drawn'
 import { element } from '#core/blocks/html'
@@ -24,8 +24,8 @@ export type RenderOptions = {
   /** True in the views: blocks carry their ids, and blocks without words show their place. */
   editing: boolean
   viewportUnit: ViewportUnit
-  /** True where the page moves by itself; the views are moved from outside. */
-  motion?: boolean
+  /** How the page moves by itself; the views are moved from outside, and load none of this. */
+  motion?: MotionPrinted | undefined
 }
 
 /** Width of a poster, px of the page. */
@@ -99,7 +99,7 @@ export function createRenderer(options: RenderOptions) {
     const own = rulesOf(block, name, surround, site.breakpoints, options.viewportUnit, printing)
     if (options.motion)
       own.push(
-        ...motionRules(block, name, site.breakpoints, (id) => {
+        ...options.motion.rulesOf(block, name, site.breakpoints, (id) => {
           const followed = section(id)
           return followed === undefined ? undefined : `--${followed}`
         }),
@@ -160,7 +160,7 @@ export function createRenderer(options: RenderOptions) {
       pages,
       page: page.id,
     })
-    const reveal = options.motion ? revealOf(block) : undefined
+    const reveal = options.motion?.revealOf(block)
     if (reveal && rendered) rendered.properties.dataReveal = reveal.of === undefined ? '' : (section(reveal.of) ?? '')
     const entry: Entry = { key, name, element: rendered, rules, own: own.length }
     memory.set(block, entry)

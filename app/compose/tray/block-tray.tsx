@@ -11,6 +11,9 @@ import { toggleColumn } from '../../session/desk'
 import { blockName } from '../../session/store'
 import { useAfterPaint } from '../../ui/lagging'
 import { ExtrasColumn, extrasName } from './extras-column'
+import { MotionColumn } from './motion-column'
+import { MotionPoses } from './motion-poses'
+import { MotionRange } from './motion-range'
 import { PictureColumn } from './picture-column'
 import { PlaceColumn } from './place-column'
 import { ScopeColumn } from './scope-column'
@@ -34,6 +37,7 @@ export function BlockTray({ places: newest }: { places: readonly Place[] }) {
   const places = useAfterPaint(newest)
   const style = useStyle(places)
   const { block } = style.place
+  const ruler = useSession((state) => state.scrollRuler)
   const one = places.length === 1
   const every = (has: (block: Block) => boolean) => places.every((place) => has(place.block))
   const columns: TrayColumn[] = []
@@ -49,6 +53,9 @@ export function BlockTray({ places: newest }: { places: readonly Place[] }) {
   if (hasWords(block) && one) columns.push({ name: 'Words', show: () => <WordsColumn block={block} /> })
   if (every((each) => hasColumn('states', each.kind) || hasWords(each)))
     columns.push({ name: 'States', show: () => <StatesColumn style={style} /> })
+  // While the scroll ruler stands, motion is what is worked on.
+  if (one && ruler) columns.unshift(...motionColumns(block, ruler))
+  else if (one) columns.push(...motionColumns(block, ruler))
   return (
     <>
       <div className="relative w-[212px] shrink-0 overflow-y-auto border-r border-line bg-ground p-3.5">
@@ -57,6 +64,17 @@ export function BlockTray({ places: newest }: { places: readonly Place[] }) {
       <Columns columns={columns} name={one ? blockName(block) : `${places.length} blocks`} />
     </>
   )
+}
+
+/** What is asked about motion: in one tab, or first and side by side while the scroll ruler stands. */
+function motionColumns(block: Block, ruler: boolean): TrayColumn[] {
+  const motion = { name: 'Motion', show: () => <MotionColumn block={block} /> }
+  if (!ruler) return [motion]
+  return [
+    motion,
+    { name: 'Range', show: () => <MotionRange block={block} /> },
+    { name: 'From, to', show: () => <MotionPoses block={block} /> },
+  ]
 }
 
 function Columns({ columns, name }: { columns: TrayColumn[]; name: string }) {

@@ -1,0 +1,179 @@
+import type { Block } from '#core/blocks/index'
+import { isContainer } from '#core/blocks/tree'
+import { rangeAt } from '#core/grid/columns'
+import { viewportHeightFor } from '#core/grid/viewport-height'
+import { type Motion, motionsIn, originOf } from '#core/motion/motion'
+import type { Box, Scene } from '#core/motion/scene'
+import { type At, stateAt, stickyAt } from '#core/motion/state'
+import { restyledPage } from '#core/site/directions'
+import type { Page, Site } from '#core/site/schema'
+import { valuesByRange } from '#core/style/cascade'
+import type { Frame } from '../../live/frame'
+import type { StageView } from '../../live/frames'
+import { measureSticky, type Sticky } from '../measure-sticky'
+
+/** A section of a view: its box, px of the page, and the space above it that only aligns the rows. */
+export type SectionBox = { id: string; box: Box; shift: number }
+
+/** A block that moves in a view: where it stands at rest, and what moves it there. */
+export type Moved = {
+  block: Block
+  /** The block itself, or one inside that moves in its turn. */
+  element: HTMLElement
+  box: Box
+  motions: readonly Motion[]
+  /** Its own filter, which a blur is added to. */
+  filter: string
+}
+
+/** All that moves in a view, as it was measured at rest. */
+export type Moving = {
+  scene: Scene
+  sections: readonly SectionBox[]
+  /** Blocks with motions, each once. */
+  blocks: readonly { block: Block; box: Box; motions: readonly Motion[] }[]
+  moved: readonly Moved[]
+  sticky: readonly (Sticky & { shift: number })[]
+}
+
+function sectionsOf(view: StageView): SectionBox[] {
+  let shift = 0
+  return [...view.frame.document.querySelectorAll<HTMLElement>('.band')].map((band) => {
+    const { left, top, width, height } = band.getBoundingClientRect()
+    const id = band.dataset.block!
+    const section = { id, box: { left, top: top - shift, width, height }, shift }
+    shift += view.gaps.get(id) ?? 0
+    return section
+  })
+}
+
+/** Each in its turn: a motion of those inside, counted from where the block that holds them stands. */
+function inTurn(motion: Motion, index: number, holder: string): Motion {
+  if (motion.kind !== 'reveal' && motion.kind !== 'opening') return motion
+  const { apart, ...rest } = motion
+  const delay = (motion.delay ?? 0) + index * (apart ?? 0)
+  return rest.kind === 'reveal' ? { ...rest, of: rest.of ?? holder, delay } : { ...rest, delay }
+}
+
+const isStaggered = (motion: Motion) => (motion.kind === 'reveal' || motion.kind === 'opening') && motion.apart !== undefined
+
+/** Measures a view that stands at rest. */
+function measure(site: Site, asked: Page, view: StageView): Moving {
+  const page = restyledPage(site, asked)
+  const { breakpoints } = site
+  const range = rangeAt(breakpoints, view.width)
+  const window = view.frame.document.defaultView!
+  const sections = sectionsOf(view)
+  const boxes = new Map(sections.map(({ id, box }) => [id, box]))
+  const holders = new Map<string, Box>()
+  const last = sections.at(-1)?.box
+  const scene: Scene = {
+    window: viewportHeightFor(view.width),
+    page: last ? last.top + last.height : 0,
+    section: (id) => boxes.get(id) ?? holders.get(id),
+  }
+  const blocks: { block: Block; box: Box; motions: readonly Motion[] }[] = []
+  const moved: Moved[] = []
+  const sticky: Moving['sticky'][number][] = []
+  const boxIn = (element: Element, shift: number): Box => {
+    const { left, top, width, height } = element.getBoundingClientRect()
+    return { left, top: top - shift, width, height }
+  }
+  const visit = (block: Block, shift: number) => {
+    if (block.hidden) return
+    const values = valuesByRange(block.style, breakpoints)[range]!
+    if (values.shown === false) return
+    const motions = motionsIn(values.motion)
+    const element = motions.length > 0 ? view.frame.find(block.id) : undefined
+    if (element) {
+      const box = boxIn(element, shift)
+      const filterOf = (one: Element) => window.getComputedStyle(one).filter
+      blocks.push({ block, box, motions })
+      holders.set(block.id, box)
+      const own = motions.filter((one) => !isStaggered(one))
+      if (own.length > 0) moved.push({ block, element, box, motions: own, filter: filterOf(element) })
+      const turns = motions.filter(isStaggered)
+      if (turns.length > 0)
+        [...element.children].forEach((child, index) => {
+          const each = turns.map((motion) => inTurn(motion, index, block.id))
+          moved.push({ block, element: child as HTMLElement, box: boxIn(child, shift), motions: each, filter: filterOf(child) })
+        })
+    }
+    if (values.position === 'sticky') {
+      const found = measureSticky(view, block, breakpoints, range)
+      if (found) sticky.push({ ...found, top: found.top - shift, shift })
+    }
+    if (isContainer(block)) for (const child of block.children) visit(child, shift)
+  }
+  for (const section of page.sections) visit(section, sections.find((one) => one.id === section.id)?.shift ?? 0)
+  return { scene, sections, blocks, moved, sticky }
+}
+
+const PROPERTIES = ['translate', 'scale', 'rotate', 'opacity', 'filter', 'clip-path', 'transform-origin'] as const
+
+function clear(element: HTMLElement): void {
+  for (const name of PROPERTIES) element.style.removeProperty(name)
+}
+
+const short = (value: number) => String(Number(value.toFixed(3)))
+
+/** Sets what is not as at rest, and takes the rest away. */
+function put(element: HTMLElement, wanted: Partial<Record<(typeof PROPERTIES)[number], string>>): void {
+  for (const name of PROPERTIES) {
+    const value = wanted[name]
+    if (value === undefined) {
+      if (element.style.getPropertyValue(name) !== '') element.style.removeProperty(name)
+    } else if (element.style.getPropertyValue(name) !== value) element.style.setProperty(name, value)
+  }
+}
+
+/** Shows a view as its page is at a scroll position, by styles of the blocks that move and no script in the frame. */
+export function putAt({ scene, moved, sticky }: Moving, at: At): void {
+  const carried = new Map<HTMLElement, number>(
+    sticky.map(({ element, top, distance, way }) => [element, stickyAt(top, distance, way, at.scroll)]),
+  )
+  for (const { element, box, motions, filter } of moved) {
+    const { opacity, x, y, scale, turn, blur, clip } = stateAt(motions, box, scene, at)
+    const down = y + (carried.get(element) ?? 0)
+    carried.delete(element)
+    const origin = originOf(motions)
+    put(element, {
+      ...(origin ? { 'transform-origin': origin } : {}),
+      ...(x !== 0 || down !== 0 ? { translate: `${short(x)}px ${short(down)}px` } : {}),
+      ...(scale !== 1 ? { scale: short(scale) } : {}),
+      ...(turn !== 0 ? { rotate: `${short(turn)}deg` } : {}),
+      ...(opacity !== 1 ? { opacity: short(opacity) } : {}),
+      ...(blur > 0 ? { filter: `${filter === 'none' ? '' : filter} blur(${short(blur)}px)` } : {}),
+      ...(clip.some((one) => one > 0) ? { 'clip-path': `inset(${clip.map((one) => `${short(one)}%`).join(' ')})` } : {}),
+    })
+  }
+  for (const [element, down] of carried) put(element, down === 0 ? {} : { translate: `0px ${short(down)}px` })
+}
+
+function putAtRest({ moved, sticky }: Moving): void {
+  for (const { element } of [...moved, ...sticky]) clear(element)
+}
+
+type Known = { site: Site; page: Page; layout: number; moving: Moving; at: At | null }
+const known = new WeakMap<Frame, Known>()
+
+/** All that moves in a view, measured at rest once for each layout; what the view is shown at stays. */
+export function movingIn(view: StageView, site: Site, page: Page, layout: number): Moving {
+  const before = known.get(view.frame)
+  if (before?.site === site && before.page === page && before.layout === layout) return before.moving
+  if (before) putAtRest(before.moving)
+  const moving = measure(site, page, view)
+  const at = before?.at ?? null
+  if (at) putAt(moving, at)
+  known.set(view.frame, { site, page, layout, moving, at })
+  return moving
+}
+
+/** Shows a view at a scroll position, or at rest. */
+export function showAt(view: StageView, at: At | null): void {
+  const one = known.get(view.frame)
+  if (!one) return
+  one.at = at
+  if (at) putAt(one.moving, at)
+  else putAtRest(one.moving)
+}

@@ -1,0 +1,256 @@
+import { X } from 'lucide-react'
+import { Fragment } from 'react'
+import type { Block } from '#core/blocks/index'
+import { CURVE_NAMES, curveOf, type Easing } from '#core/motion/easing'
+import { type Motion, type MotionKind, MOST_MOTIONS, newMotion } from '#core/motion/motion'
+import { spanOf } from '#core/motion/scene'
+import { restingOf } from '#core/motion/state'
+import { MOTION_NAMES, motionLabel, spanInWords, whyStill } from '#core/motion/words'
+import { ColumnHead, Finding, Row } from '../../fields/row'
+import { useSession, useSessionStore } from '../../session/context'
+import { Choice } from '../../ui/choice'
+import { ListField } from '../../ui/list-field'
+import { NumberField } from '../../ui/number-field'
+import { type Motions, useMotions, useMovingViews } from '../motion/use-motions'
+import { parallaxFindings } from '../motion/parallax-findings'
+
+const KINDS: { value: MotionKind; label: string; note: string }[] = [
+  { value: 'parallax', label: 'Parallax', note: 'another speed' },
+  { value: 'reveal', label: 'Reveal', note: 'at a line' },
+  { value: 'scrub', label: 'Scrub', note: 'with the scroll' },
+  { value: 'opening', label: 'On opening', note: 'once' },
+]
+
+/** The motions of the block: chosen, added and taken out, with the speed or the time of the one that is chosen. */
+export function MotionColumn({ block }: { block: Block }) {
+  const store = useSessionStore()
+  const ruler = useSession((state) => state.scrollRuler)
+  const motions = useMotions(block)
+  const views = useMovingViews()
+  const first = views[0]
+  const add = (kind: MotionKind) => {
+    const box = first?.view.frame.find(block.id)?.getBoundingClientRect()
+    const inFirstWindow = box !== undefined && box.top < (first?.moving.scene.window ?? 0) / 2
+    motions.set([...motions.motions, newMotion(kind, inFirstWindow)])
+    motions.choose(motions.motions.length)
+    if (!ruler) store.setState({ scrollRuler: true })
+  }
+  const full = motions.motions.length >= MOST_MOTIONS
+  return (
+    <div data-sets="motion">
+      <ColumnHead title="Motion" note={motions.motions.length === 0 ? 'at rest' : `${motions.motions.length} on this block`} />
+      {motions.motions.slice(0, 2 * MOST_MOTIONS).map((motion, index) => {
+        const own = first?.moving.blocks.find((one) => one.block.id === block.id)
+        const span = first && own && spanOf(motion, own.box, first.moving.scene)
+        const pressed = index === motions.at
+        return (
+          <div
+            key={index}
+            className={`my-0.5 flex h-7 items-center rounded-2 border ${pressed ? 'border-ink bg-ink text-on-ink' : 'border-line-strong bg-field'}`}
+          >
+            <button
+              type="button"
+              aria-pressed={pressed}
+              className="flex h-full min-w-0 flex-1 items-center justify-between gap-2 px-2 text-left"
+              onClick={() => motions.choose(index)}
+            >
+              <span className="truncate">{MOTION_NAMES[motion.kind]}</span>
+              <span className="figure truncate">{span ? spanInWords(motion, span) : ''}</span>
+            </button>
+            <button
+              type="button"
+              aria-label={`Take out ${motionLabel(motion)}`}
+              title={`Take out ${motionLabel(motion)}`}
+              className="flex h-full w-6 shrink-0 items-center justify-center opacity-70 hover:opacity-100"
+              onClick={() => {
+                motions.set(motions.motions.filter((_, i) => i !== index))
+                motions.choose(0)
+              }}
+            >
+              <X size={12} />
+            </button>
+          </div>
+        )
+      })}
+      <Row label={motions.motions.length === 0 ? 'Add' : ''}>
+        <Choice
+          className="flex-1"
+          label="Add a motion"
+          placeholder={full ? `${MOST_MOTIONS} at most` : '+ Motion'}
+          value={null}
+          options={full ? [] : KINDS}
+          onChange={add}
+        />
+        <button
+          type="button"
+          aria-pressed={ruler}
+          title="Scroll ruler (J)"
+          className="h-[26px] rounded-2 border border-line-strong bg-field px-2 hover:border-ink aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-on-ink"
+          onClick={() => store.setState({ scrollRuler: !ruler, playhead: null, running: null })}
+        >
+          Ruler
+        </button>
+      </Row>
+      {motions.motion && <KindFields motion={motions.motion} motions={motions} />}
+      {motions.motion && <WhatItComesTo block={block} motion={motions.motion} index={motions.at} />}
+    </div>
+  )
+}
+
+/** The speed of parallax, or the time of what plays by itself. */
+function KindFields({ motion, motions }: { motion: Motion; motions: Motions }) {
+  if (motion.kind === 'parallax')
+    return (
+      <>
+        <Row label="Speed">
+          <NumberField
+            className="flex-1"
+            label="Speed of parallax"
+            unit="% of the page"
+            value={Math.round(motion.speed * 1000) / 10}
+            least={-200}
+            most={400}
+            step={5}
+            onChange={(speed) => motions.change({ ...motion, speed: speed / 100 })}
+          />
+        </Row>
+        <Row label="In place">
+          <Choice
+            className="flex-1"
+            label="Where it is in its own place"
+            value={motion.rests ?? 'middle'}
+            options={[
+              { value: 'middle', label: 'In the middle of the window' },
+              { value: 'opening', label: 'At the top of the page' },
+            ]}
+            onChange={(rests) => {
+              const { rests: _, ...rest } = motion
+              motions.change(rests === 'opening' ? { ...rest, rests } : rest)
+            }}
+          />
+        </Row>
+      </>
+    )
+  if (motion.kind === 'scrub')
+    return <EasingRow easing={motion.easing ?? 'linear'} onChange={(easing) => motions.change({ ...motion, easing })} />
+  const time = (name: 'duration' | 'delay' | 'apart', label: string, title: string) => (
+    <NumberField
+      className="flex-1"
+      label={title}
+      unit={label}
+      placeholder={label}
+      value={motion[name] === undefined ? null : Math.round(motion[name] * 1000)}
+      least={0}
+      most={name === 'apart' ? 5000 : 20_000}
+      step={50}
+      onClear={() => {
+        const { [name]: _, ...rest } = motion
+        if (name !== 'duration') motions.change(rest as Motion)
+      }}
+      onChange={(ms) => motions.change({ ...motion, [name]: ms / 1000 })}
+    />
+  )
+  return (
+    <>
+      <Row label="Takes">
+        {time('duration', 'ms', 'How long it takes')}
+        {time('delay', 'ms later', 'How long it waits')}
+      </Row>
+      <EasingRow easing={motion.easing ?? 'ease'} onChange={(easing) => motions.change({ ...motion, easing })} />
+      <Row label="In turn">{time('apart', 'ms apart', 'Blocks inside one after the other')}</Row>
+    </>
+  )
+}
+
+/** A curve by its name, or its four figures. */
+function EasingRow({ easing, onChange }: { easing: Easing; onChange: (easing: Easing) => void }) {
+  const own = typeof easing !== 'string'
+  return (
+    <>
+      <Row label="Easing">
+        <Choice
+          className="flex-1"
+          label="Easing"
+          value={own ? 'own' : easing}
+          options={[
+            ...CURVE_NAMES.map((name) => ({ value: name as string, label: name })),
+            { value: 'own', label: 'its own curve' },
+          ]}
+          onChange={(name) => onChange(name === 'own' ? ([...curveOf(easing)] as unknown as Easing) : (name as Easing))}
+        />
+      </Row>
+      {own && (
+        <Row label="">
+          <ListField
+            label="Points of the curve"
+            placeholder="0.2 0.8 0.4 1"
+            takes="four figures: x and y of two points, x from 0 to 1"
+            text={easing.join(' ')}
+            onChange={(text) => {
+              const figures = text.split(/[\s,]+/).map(Number)
+              const fits =
+                figures.length === 4 &&
+                figures.every((one) => one >= -2 && one <= 3) &&
+                [figures[0]!, figures[2]!].every((one) => one >= 0 && one <= 1)
+              if (fits) onChange(figures as unknown as Easing)
+              return fits
+            }}
+          />
+        </Row>
+      )}
+    </>
+  )
+}
+
+/** What is said of each view, once where it is the same in all. */
+function atWidths(list: readonly { width: number; said: string }[]): string {
+  const same = list.length > 1 && list.every((one) => one.said === list[0]!.said)
+  return same ? `${list[0]!.said} at every view` : list.map((one) => `${one.said} at ${one.width}`).join(', ')
+}
+
+/** Where the motion happens in each open view, and why it does not, or not wholly. */
+function WhatItComesTo({ block, motion, index }: { block: Block; motion: Motion; index: number }) {
+  const views = useMovingViews()
+  const calm = matchMedia('(prefers-reduced-motion: reduce)').matches
+  const found = views.flatMap(({ view, moving }) => {
+    const own = moving.blocks.find((one) => one.block.id === block.id)
+    const now = own?.motions[index]
+    if (!own || now?.kind !== motion.kind) return []
+    const span = spanOf(now, own.box, moving.scene)
+    const why = whyStill(now, span, restingOf(now, index, span), moving.scene)
+    const warnings = now.kind === 'parallax' && span && !why ? parallaxFindings(view, moving, own, now) : []
+    return [
+      { width: view.width, said: span && now.kind !== 'parallax' ? spanInWords(now, span) : '', why, warnings, now, own, moving },
+    ]
+  })
+  const well = found.filter((one) => !one.why && one.said !== '')
+  const whys = new Map<string, number[]>()
+  for (const { width, why, warnings } of found)
+    for (const sentence of [...(why ? [why] : []), ...warnings.filter((one) => !one.well).map((one) => one.sentence)])
+      whys.set(sentence, [...(whys.get(sentence) ?? []), width])
+  const travels = found.flatMap(({ width, warnings }) =>
+    warnings.filter((one) => one.well).map((one) => ({ width, sentence: one.sentence })),
+  )
+  return (
+    <Fragment>
+      {well.length > 0 && (
+        <Finding well>
+          {motion.kind === 'reveal' ? 'Plays ' : motion.kind === 'scrub' ? 'Moves from ' : ''}
+          {atWidths(well)}.
+        </Finding>
+      )}
+      {travels.length > 0 && (
+        <Finding well>Travels {atWidths(travels.map(({ width, sentence }) => ({ width, said: sentence })))}.</Finding>
+      )}
+      {[...whys].map(([sentence, widths]) => (
+        <Finding key={sentence} well={false}>
+          At {widths.join(', ')}: {sentence}
+        </Finding>
+      ))}
+      {calm && <Finding well={false}>This machine asks for less motion, so Play and the exported page stay at rest on it.</Finding>}
+      {(motion.kind === 'parallax' || motion.kind === 'scrub') && well.length + travels.length > 0 && (
+        <Finding well>CSS alone. Engines without timelines of the scroll, and visitors who want no motion, see it at rest.</Finding>
+      )}
+    </Fragment>
+  )
+}
