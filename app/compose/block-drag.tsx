@@ -1,3 +1,4 @@
+import { ofWidths } from '#core/style/registry'
 import { type PointerEvent, type RefObject, useCallback, useState } from 'react'
 import { type BlockKind, mayHold } from '#core/blocks/index'
 import type { Edit } from '#core/edits/index'
@@ -179,7 +180,7 @@ function dropEdits(store: SessionStore, places: readonly Place[], drop: DropPlac
   const edits: Edit[] = []
   if (from.parent !== drop.parent || (from.index !== drop.index && !drop.behind))
     edits.push({ kind: 'move', block: id, parent: drop.parent, index: drop.index })
-  const styleScope = scope === 'hover' ? 'base' : scope
+  const styleScope = ofWidths(scope)
   const now = place!.block.style.base?.start
   if (drop.behind) return edits
   if (drop.start !== null && place!.block.kind !== 'section' && place!.block.style.base?.span !== undefined) {

@@ -6,7 +6,7 @@ import { drawnIn } from '#core/legibility/crop'
 import { cropPosition, draggedPosition } from '#core/picture/crop-position'
 import type { Point } from '#core/picture/picture'
 import { valuesByRange } from '#core/style/cascade'
-import type { Scope } from '#core/style/registry'
+import { ofWidths, type Scope } from '#core/style/registry'
 import { type Box, boxOf, type StageView, useFrames } from '../live/frames'
 import { useSession, useSessionStore } from '../session/context'
 import { edit, selected } from '../session/store'
@@ -37,7 +37,7 @@ function Crop({ view, block, box }: { view: StageView; block: BlockOf<'picture'>
   const values = valuesByRange(block.style, site.breakpoints)[range]!
   const at = values.focal ?? (picture && cropPosition(picture)) ?? CENTRE
   const zoom = values.zoom ?? 1
-  const where: Scope = scope === 'hover' ? 'base' : scope
+  const where: Scope = ofWidths(scope)
   const set = (changes: { focal?: Point; zoom?: number | null }, gesture?: string) =>
     edit(store, { kind: 'style', block: block.id, scope: where, values: changes }, gesture)
 

@@ -7,7 +7,7 @@ import { reachAt, type Surround, surroundAt } from '#core/render/surround'
 import type { Site } from '#core/site/schema'
 import type { Place } from '#core/site/tree'
 import type { Edit } from '#core/edits/index'
-import type { Scope, StyleValues } from '#core/style/registry'
+import { ofWidths, type Scope, type StyleValues } from '#core/style/registry'
 import { valueAt } from '#core/style/cascade'
 import { pixels } from '#core/values/length'
 import { useSession, useSessionStore } from '../session/context'
@@ -160,12 +160,7 @@ function Edges({ view, place, box, range }: { view: StageView; place: Place; box
     const dy = event.clientY - current.y - (now.height - start.current.height)
     const { values, text } = valuesFor(current.edge, dx, dy)
     const { scope } = store.getState()
-    editAll(
-      store,
-      'size',
-      sizeEdits(allSelected(store.getState()), place, scope === 'hover' ? 'base' : scope, values),
-      current.gesture,
-    )
+    editAll(store, 'size', sizeEdits(allSelected(store.getState()), place, ofWidths(scope), values), current.gesture)
     const bounds = event.currentTarget.offsetParent!.getBoundingClientRect()
     setTab({ x: event.clientX - bounds.left, y: event.clientY - bounds.top, text })
   }

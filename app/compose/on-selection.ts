@@ -1,3 +1,4 @@
+import { ofWidths } from '#core/style/registry'
 import { type Block, mayHold } from '#core/blocks/index'
 import { isContainer } from '#core/blocks/tree'
 import { findBlock } from '#core/site/tree'
@@ -152,6 +153,6 @@ export function putOn(store: SessionStore, id: string): void {
 /** Moves the selection by columns of its grid, or makes it wider or narrower, at the widths that are edited. */
 export function stepSelection(store: SessionStore, by: { start?: number; span?: number }): void {
   const state = store.getState()
-  const scope = state.scope === 'hover' ? 'base' : state.scope
+  const scope = ofWidths(state.scope)
   editAll(store, by.span ? 'columns' : 'from column', stepEdits(state.session.site, allSelected(state), by, scope))
 }

@@ -1,9 +1,10 @@
+import { STATE_NAMES } from '#core/style/states'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { Breakpoint } from '#core/grid/breakpoint'
 import type { Guise, SharedBlock } from '#core/site/shared'
 import { copiesOf, type Placed, partWith } from '#core/shared/copies'
-import { propertyOf, type PropertyName } from '#core/style/registry'
+import { propertyOf, type PropertyName, isState } from '#core/style/registry'
 import { scopesOf } from '#core/analysis/values-in-use'
 import { valueInWords } from '../fields/value-in-words'
 import { useSession, useSessionStore } from '../session/context'
@@ -195,8 +196,8 @@ function differences(shared: SharedBlock, guise: Guise, breakpoints: readonly Br
         const where =
           scope === 'base'
             ? ''
-            : scope === 'hover'
-              ? ' on hover'
+            : isState(scope)
+              ? `, ${STATE_NAMES[scope].toLowerCase()}`
               : ` below ${breakpoints.find((one) => one.id === scope.below)?.below ?? scope.below}`
         return `${propertyOf(property as PropertyName).label.toLowerCase()} ${valueInWords(value)}${where}`
       }),

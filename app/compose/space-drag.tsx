@@ -2,7 +2,7 @@ import { type PointerEvent, useRef, useState } from 'react'
 import { isContainer } from '#core/blocks/tree'
 import { appliesTo } from '#core/blocks/applies'
 import type { Place } from '#core/site/tree'
-import { propertyOf } from '#core/style/registry'
+import { propertyOf, ofWidths } from '#core/style/registry'
 import { type Length, pixels } from '#core/values/length'
 import { useSession, useSessionStore } from '../session/context'
 import { boxOf, boxOfElement, type StageView, useFrames } from '../live/frames'
@@ -77,11 +77,7 @@ export function SpaceDrag({ index }: { index: number }) {
     const by = ((area.axis === 'x' ? event.clientX : event.clientY) - current.from) * area.grows
     const length = asSpace(store, Math.max(0, area.px + by / view.scale), event.altKey)
     const { scope } = store.getState()
-    edit(
-      store,
-      { kind: 'style', block: place.block.id, scope: scope === 'hover' ? 'base' : scope, values: { [area.name]: length } },
-      current.gesture,
-    )
+    edit(store, { kind: 'style', block: place.block.id, scope: ofWidths(scope), values: { [area.name]: length } }, current.gesture)
     const bounds = event.currentTarget.offsetParent!.getBoundingClientRect()
     const said = 'token' in length ? length.token : `${'value' in length ? length.value : 0} px`
     const now = areasOf(view, place)

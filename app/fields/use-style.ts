@@ -11,6 +11,7 @@ import {
   type Style,
   type StyleValues,
   valuesIn,
+  isState,
 } from '#core/style/registry'
 import { rangeOf, valueInScope } from '#core/style/cascade'
 import { useSessionStore, useSession } from '../session/context'
@@ -57,7 +58,7 @@ export function useStyle(places: readonly Place[]): StyleAccess {
     places,
     scope,
     range,
-    has: (name) => styles.every((one) => appliesTo(name, one.kind)) && (scope !== 'hover' || propertyOf(name).onHover === true),
+    has: (name) => styles.every((one) => appliesTo(name, one.kind)) && (!isState(scope) || propertyOf(name).onHover === true),
     get: (name) => (differs(name) ? undefined : valueOf(lead.style, name)),
     isMixed: (...names) => styles.length > 1 && names.some(differs),
     isException: (name) => scope !== 'base' && styles.some((one) => valuesIn(one.style, scope)?.[name] !== undefined),

@@ -5,7 +5,7 @@ import { STATES, type Use } from '#core/guide/looks'
 import type { Span } from '#core/values/words'
 import { coloursOfLayers } from '#core/style/fill-layers'
 import { coloursOfShadow } from '#core/values/colour'
-import type { StyleValues } from '#core/style/registry'
+import { statesOfStyle, type StyleValues } from '#core/style/registry'
 import type { Colour } from '#core/values/colour'
 import type { Finding } from './finding'
 import { visibleIn } from './visible'
@@ -43,11 +43,12 @@ function* ofValues(values: StyleValues, isCall: boolean): Generator<{ colour: Co
   if (values.scrim) yield { colour: values.scrim.colour, use: 'shadows', what: 'scrim' }
 }
 
-/** Every colour that a block's own style names, at any width and on hover. */
+/** Every colour that a block's own style names, at any width and in any state. */
 export function* coloursOfBlock(block: Block): Generator<{ colour: Colour; use: Use; what: string }> {
-  const { base, below, hover } = block.style
+  const { base, below } = block.style
+  const states = statesOfStyle(block.style).map(([, values]) => values)
   const isCall = hasTrait(block.kind, 'call')
-  for (const values of [base, hover, ...Object.values(below ?? {})]) if (values) yield* ofValues(values, isCall)
+  for (const values of [base, ...states, ...Object.values(below ?? {})]) if (values) yield* ofValues(values, isCall)
 }
 
 const hasMark = (spans: readonly Span[]): boolean =>

@@ -6,7 +6,7 @@ import type { StateColours } from '#core/guide/looks'
 import { rangeAt } from '#core/grid/columns'
 import { hasWords, isContainer } from '#core/blocks/tree'
 import { plainText } from '#core/values/words'
-import type { PropertyName } from '#core/style/registry'
+import { statesOfStyle, type PropertyName } from '#core/style/registry'
 import { valueAt } from '#core/style/cascade'
 import type { Colour } from '#core/values/colour'
 import type { Length } from '#core/values/length'
@@ -107,10 +107,11 @@ function* standingAt(site: Site, section: Section, range: number): Generator<Sta
     const states = statesIn(guideColoursOf(block, guide))
     const all = states.length === 0 ? [stands(undefined, undefined)] : states.map((one) => stands(one.ink, one.fill))
     yield* all
-    const { hover } = block.style
     const [rest] = all
-    if (hover?.ink || hover?.fill)
-      yield { ...rest!, ink: hover.ink ?? rest!.ink, ground: isSolid(hover.fill) ? hover.fill : rest!.ground }
+    // What cannot be used needs no contrast (WCAG 2.2, 1.4.3: inactive).
+    for (const [state, { ink, fill }] of statesOfStyle(block.style))
+      if (state !== 'disabled' && (ink || fill))
+        yield { ...rest!, ink: ink ?? rest!.ink, ground: isSolid(fill) ? fill : rest!.ground }
   }
 
   const outer: Backing = { ink: { role: 'ink' }, ground: { role: 'ground' } }

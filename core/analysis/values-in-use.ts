@@ -2,7 +2,7 @@ import type { Edit } from '#core/edits/index'
 import type { Block } from '#core/blocks/index'
 import type { Site } from '#core/site/schema'
 import { walkPage } from '#core/site/tree'
-import { propertyOf, type PropertyName, type Scope, type StyleValues } from '#core/style/registry'
+import { propertyOf, type PropertyName, type Scope, type StyleValues, statesOfStyle } from '#core/style/registry'
 import type { Colour } from '#core/values/colour'
 import type { Length } from '#core/values/length'
 
@@ -59,7 +59,7 @@ export function changedValues(values: StyleValues, change: Change): StyleValues 
 export function* scopesOf({ style }: Pick<Block, 'style'>): Generator<[Scope, StyleValues]> {
   if (style.base) yield ['base', style.base]
   for (const [below, values] of Object.entries(style.below ?? {})) yield [{ below }, values]
-  if (style.hover) yield ['hover', style.hover]
+  yield* statesOfStyle(style)
 }
 
 /** The edits that change values wherever they stand on the pages of a site, in every direction. */

@@ -11,13 +11,15 @@ const fields = z.strictObject({
   ...link,
   /** Name of one of the guide's kinds of button. */
   look: nameSchema,
+  /** True for one that cannot be pressed; only what is no link can be so. */
+  disabled: z.literal(true).optional(),
 })
 export type Button = BlockBase<'button', typeof fields>
 
 /** A call to action. Without a link it sends the form that it stands in. */
 export const button: Kind<Button> = {
   fields,
-  traits: ['flow', 'sides', 'aligned', 'type', 'ink', 'box', 'layers', 'contact', 'underline', 'lift', 'call'],
+  traits: ['flow', 'sides', 'aligned', 'type', 'ink', 'box', 'layers', 'contact', 'underline', 'call'],
   passage: () => 'call',
   sharedClass: ({ look }) => `button-${look}`,
   typeRole: ({ look }, { buttons }) => buttons.find((one) => one.name === look)?.type ?? 'button',
@@ -30,5 +32,8 @@ export const button: Kind<Button> = {
   element: (block, context) =>
     block.link
       ? worded(block, context, 'a', linked(block.link, context))
-      : worded(block, context, 'button', { type: context.inForm ? 'submit' : 'button' }),
+      : worded(block, context, 'button', {
+          type: context.inForm ? 'submit' : 'button',
+          ...(block.disabled ? { disabled: true } : {}),
+        }),
 }

@@ -19,7 +19,7 @@ export type Device = BlockBase<'device', typeof fields>
 /** A made-up device with a picture or a page of the site on its screen, drawn at any size. */
 export const device: Kind<Device> = {
   fields,
-  traits: ['flow', 'sides', 'ink', 'contact', 'lift', 'drawing'],
+  traits: ['flow', 'sides', 'ink', 'contact', 'drawing'],
   defaults: () => ({ device: 'laptop' }),
   element(block, context) {
     const { size, screen, corner, body, marks } = DEVICES[block.device]

@@ -81,6 +81,10 @@ export function worded(block: WordBlock, context: ElementContext, tag: string, m
 /** `href` of a block that leads somewhere. */
 export const linked = (link: Link | undefined, { href }: ElementContext): Properties => (link ? { href: href(link) } : {})
 
+/** `aria-current` of a link to the page that it stands on. */
+export const currentOf = (link: Link | undefined, { page }: ElementContext): Properties =>
+  link && 'page' in link && link.page === page && link.section === undefined ? { ariaCurrent: 'page' } : {}
+
 /** The name that a block is given for those who hear the page, if it has one. */
 export function labelOf({ label }: { label?: Record<string, string> }, { language }: ElementContext): Properties {
   const name = (label?.[language] ?? Object.values(label ?? {})[0] ?? '').trim()

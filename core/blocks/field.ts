@@ -19,6 +19,8 @@ const fields = z.strictObject({
   ...words,
   input: z.enum(INPUTS),
   required: z.boolean(),
+  /** True for one that cannot be filled in. */
+  disabled: z.literal(true).optional(),
   /** What is offered, where it is chosen from. */
   options: byLanguage(z.array(z.string().trim().min(1).max(200)).max(60)).optional(),
 })
@@ -39,7 +41,11 @@ export const field: Kind<FieldBlock> = {
   element(block, context) {
     if (block.input === 'consent') return consent(block, context)
     if (block.input === 'one' || block.input === 'several') return choices(block, context)
-    const shared: Properties = { name: context.fieldName(block), ...(block.required ? { required: true } : {}) }
+    const shared: Properties = {
+      name: context.fieldName(block),
+      ...(block.required ? { required: true } : {}),
+      ...disabledOf(block),
+    }
     const autoComplete = AUTOCOMPLETE[block.input]
     const input =
       block.input === 'area'
@@ -54,6 +60,8 @@ export const field: Kind<FieldBlock> = {
     return element('label', shown(block, context, 'field'), [labelled(block, context, 'span'), input])
   },
 }
+
+const disabledOf = ({ disabled }: FieldBlock): Properties => (disabled ? { disabled: true } : {})
 
 /** What is offered, in the language that is printed or the one that it was first written in. */
 export const offered = ({ options }: FieldBlock, { language }: Pick<ElementContext, 'language'>): string[] =>
@@ -72,7 +80,13 @@ const consent = (block: FieldBlock, context: ElementContext): Element =>
   element('label', shown(block, context, 'field', 'choice'), [
     element(
       'input',
-      { type: 'checkbox', name: context.fieldName(block), value: 'yes', ...(block.required ? { required: true } : {}) },
+      {
+        type: 'checkbox',
+        name: context.fieldName(block),
+        value: 'yes',
+        ...(block.required ? { required: true } : {}),
+        ...disabledOf(block),
+      },
       [],
     ),
     labelled(block, context, 'span'),
@@ -88,7 +102,7 @@ const choices = (block: FieldBlock, context: ElementContext): Element => {
     labelled(block, context, 'legend'),
     ...shownList.map((value) =>
       element('label', { className: ['choice'] }, [
-        element('input', { type, name: context.fieldName(block), value, ...wanted }, []),
+        element('input', { type, name: context.fieldName(block), value, ...wanted, ...disabledOf(block) }, []),
         element('span', {}, [{ type: 'text', value }]),
       ]),
     ),

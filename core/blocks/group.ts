@@ -27,7 +27,7 @@ export type Group = BlockBase<'group', typeof fields> & { children: Block[] }
 /** Blocks that belong together, as a card. */
 export const group: Kind<Group> = {
   fields,
-  traits: ['flow', 'layout', 'columns', 'sides', 'aligned', 'ink', 'box', 'layers', 'contact', 'lift', 'ratio', 'whole'],
+  traits: ['flow', 'layout', 'columns', 'sides', 'aligned', 'ink', 'box', 'layers', 'contact', 'ratio', 'whole'],
   holds: 'flow',
   sharedClass: ({ look }) => (look === undefined ? '' : look === 'table' ? 'table' : `card-${look}`),
   colours: ({ look }, { looks }) => {

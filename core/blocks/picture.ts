@@ -36,7 +36,7 @@ function emptyFrame(block: PictureBlock, context: ElementContext): Element {
 /** A picture of the site. */
 export const picture: Kind<PictureBlock> = {
   fields,
-  traits: ['flow', 'sides', 'box', 'contact', 'lift', 'ratio', 'image'],
+  traits: ['flow', 'sides', 'box', 'contact', 'ratio', 'image'],
   defaults: () => ({}),
   element(block, context) {
     const chosen = block.picture === undefined ? undefined : context.picture(block.picture)

@@ -61,7 +61,7 @@ const PLATE: ShapePart = {
 /** A drawing of polygons and paths in colours of the guide; decoration, which those who hear the page are not told of. */
 export const shape: Kind<Shape> = {
   fields,
-  traits: ['flow', 'sides', 'ratio', 'lift', 'drawing'],
+  traits: ['flow', 'sides', 'ratio', 'drawing'],
   colours: ({ parts }) => ({
     others: parts.flatMap(({ fill, stroke }) => [
       ...(fill ? [{ colour: fill, use: 'grounds' as const, what: 'shape' }] : []),

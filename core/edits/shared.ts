@@ -1,3 +1,4 @@
+import { valuesIn } from '#core/style/registry'
 import { z } from 'zod'
 import type { Block, Section } from '#core/blocks/index'
 import { hasWords, walk } from '#core/blocks/tree'
@@ -184,7 +185,7 @@ function shortInverse(
       back = { ...edit, value: ((worn ? differs?.fields?.[edit.field] : own) ?? null) as FieldEdit['value'] }
     } else {
       const style = worn ? (differs?.style ?? {}) : part.style
-      const values = edit.scope === 'base' ? style.base : edit.scope === 'hover' ? style.hover : style.below?.[edit.scope.below]
+      const values = valuesIn(style, edit.scope)
       back = {
         ...edit,
         values: Object.fromEntries(

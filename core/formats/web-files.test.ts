@@ -33,6 +33,7 @@ describe('pages of an export', () => {
       'thank-you.html',
       'the-instruments.html',
       'style.css',
+      'script.js',
     ])
     expect(textOf(after(addSecond), 'winter.html')).toContain('<link rel="stylesheet" href="style.css">')
   })
@@ -82,7 +83,8 @@ describe('pictures of an export', () => {
     const [picture] = [...walkPage(page)].filter((block) => block.kind === 'picture')
     const without = webFiles(after({ kind: 'remove', blocks: [picture!.id] }), 'minified')
     expect(without.pictures.some((file) => file.file.includes('ridge-at-dusk'))).toBe(false)
-    expect(webFiles(site, 'minified').pictures.some((file) => file.file.includes('the-stove'))).toBe(false)
+    const alone = { ...site, pages: [page] }
+    expect(webFiles(alone, 'minified').pictures.some((file) => file.file.includes('the-stove'))).toBe(false)
   })
 
   test('are drawings as they are, without widths', () => {

@@ -1,10 +1,11 @@
+import { BLOCK_STATES } from '#core/style/states'
 import type { Block } from '#core/blocks/index'
 import { kindOf } from '#core/blocks/index'
 import { appliesTo } from '#core/blocks/applies'
 import { hasWords } from '#core/blocks/tree'
 import type { Edit } from '#core/edits/index'
 import type { Site } from '#core/site/schema'
-import { type PropertyName, propertyOf, valuesIn } from '#core/style/registry'
+import { type PropertyName, propertyOf, valuesIn, isState } from '#core/style/registry'
 import { rangeScopes } from '#core/style/cascade'
 import { looksOf } from './chosen'
 
@@ -13,7 +14,7 @@ const isTaken = (name: PropertyName): boolean => !propertyOf(name).placing && na
 
 /**
  * The edits that give blocks the style of another: its looks and all of its values at every range of widths and on
- * hover, but for where it stands and how large it is. What a block cannot have is left out; what it has besides is
+ * in every state, but for where it stands and how large it is. What a block cannot have is left out; what it has besides is
  * taken away.
  */
 export function styleEdits(site: Site, from: Block, onto: readonly Block[]): Edit[] {
@@ -26,13 +27,13 @@ export function styleEdits(site: Site, from: Block, onto: readonly Block[]): Edi
       if (field !== 'type' && block.kind !== from.kind) continue
       edits.push({ kind: 'field', block: block.id, field: field as 'name', value: value! })
     }
-    for (const scope of [...rangeScopes(site.breakpoints), 'hover'] as const) {
+    for (const scope of [...rangeScopes(site.breakpoints), ...BLOCK_STATES] as const) {
       const [own, theirs] = [valuesIn(block.style, scope) ?? {}, valuesIn(from.style, scope) ?? {}]
       const names = new Set([...Object.keys(own), ...Object.keys(theirs)] as PropertyName[])
       const values = Object.fromEntries(
         [...names].flatMap((name) => {
           if (!isTaken(name) || !appliesTo(name, block.kind)) return []
-          if (scope === 'hover' && !propertyOf(name).onHover) return []
+          if (isState(scope) && !propertyOf(name).onHover) return []
           return [[name, theirs[name] ?? null]]
         }),
       )

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { idSchema } from '#core/values/ids'
-import { easingSchema } from './easing'
-import { poseSchema } from './pose'
+import { easingSchema } from './curves'
+import { poseSchema } from './pose-schema'
 
 /** Most motions of one block that move; those after them rest. A file with many more is read all the same. */
 export const MOST_MOTIONS = 8
@@ -32,7 +32,6 @@ export type Range = z.infer<typeof rangeSchema>
 const seconds = (most: number) => z.number().min(0).max(most)
 /** The side that stays where it is as a block grows or turns; its middle where nothing is said. */
 const origin = z.enum(['left', 'right', 'top', 'bottom']).optional()
-export const ORIGINS = { left: '0 50%', right: '100% 50%', top: '50% 0', bottom: '50% 100%' } as const
 
 const timed = {
   origin,
@@ -88,54 +87,3 @@ export type Motions = z.infer<typeof motionsSchema>
 
 const NONE: readonly Motion[] = []
 export const motionsIn = (value: Motions | undefined): readonly Motion[] => (value === undefined || value === 'none' ? NONE : value)
-
-/** Where a block grows from and turns about, as CSS has it: what the first motion says that says so. */
-export function originOf(motions: readonly Motion[]): string | undefined {
-  const found = motions.find((one) => one.kind !== 'parallax' && one.origin !== undefined)
-  return found && found.kind !== 'parallax' ? ORIGINS[found.origin!] : undefined
-}
-
-/** The sections that motions follow, by their ids. */
-export function sectionsFollowed(motions: readonly Motion[]): string[] {
-  return motions.flatMap((one) => {
-    if (one.kind === 'reveal' && one.of !== undefined) return [one.of]
-    return one.kind === 'scrub' && typeof one.range.of === 'object' ? [one.range.of.section] : []
-  })
-}
-
-const LINE: Line = { value: 75, unit: '%' }
-
-/** A new motion of a kind, to begin with. */
-export function newMotion(kind: MotionKind, inFirstWindow: boolean): Motion {
-  const begun: Record<MotionKind, Motion> = {
-    parallax: { kind: 'parallax', speed: 0.6, ...(inFirstWindow ? { rests: 'opening' as const } : {}) },
-    reveal: {
-      kind: 'reveal',
-      line: LINE,
-      from: { opacity: 0, down: { value: 24, unit: 'px' } },
-      duration: 0.6,
-      easing: 'ease-out',
-    },
-    scrub: {
-      kind: 'scrub',
-      range: inFirstWindow
-        ? { of: 'page', begins: 0, ends: 400 }
-        : {
-            of: 'own',
-            begins: { edge: 'top', line: { value: 100, unit: '%' } },
-            ends: { edge: 'bottom', line: { value: 0, unit: '%' } },
-          },
-      states: [
-        { at: 0, pose: { scale: 1 } },
-        { at: 100, pose: { scale: 1.4 } },
-      ],
-    },
-    opening: {
-      kind: 'opening',
-      from: { opacity: 0, down: { value: 24, unit: 'px' } },
-      duration: 0.6,
-      easing: 'ease-out',
-    },
-  }
-  return begun[kind]
-}

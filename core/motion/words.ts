@@ -1,5 +1,5 @@
 import type { Line, Motion, MotionKind } from './motion'
-import type { Pose } from './pose'
+import type { Pose } from './pose-schema'
 import { furthest, type Scene, type Span } from './scene'
 import type { Resting } from './state'
 

@@ -1,3 +1,4 @@
+import { statesOfStyle } from '#core/style/registry'
 import type { Block } from '#core/blocks/index'
 import { isContainer, walk } from '#core/blocks/tree'
 import { reachOf, sidesOf } from '#core/grid/reach'
@@ -49,5 +50,6 @@ export function addAnchoring(own: Declaration[], block: Block, values: StyleValu
   else if (bleeds(block)) own.push(['overflow-x', 'clip'])
   // Else the box is as high as the image at its own ratio (CSS Box Sizing 4, 7.4: automatic minimum of a ratio).
   if (boxed && values.aspect && values.minHeight === undefined) own.push(['min-height', '0'])
-  if (boxed && (values.corner || values.corners || values.zoom || values.filter?.blur)) own.push(['overflow', 'hidden'])
+  const zooms = statesOfStyle(block.style).some(([, { zoom, filter }]) => zoom ?? filter?.blur)
+  if (boxed && (zooms || values.corner || values.corners || values.zoom || values.filter?.blur)) own.push(['overflow', 'hidden'])
 }

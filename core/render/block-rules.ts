@@ -213,7 +213,10 @@ function sameFor(values: StyleValues, a: Setting, b: Setting): boolean {
   return a.parent === b.parent && a.layout === b.layout && ((values.span ?? values.reach) === undefined || a.columns === b.columns)
 }
 
-/** All CSS rules of one block, under the selector of its class. */
+/**
+ * All CSS rules of one block, under the selector of its class.
+ * @param statesOf the rules of its states, where visitors bring them about
+ */
 export function rulesOf(
   block: Block,
   className: string,
@@ -221,8 +224,8 @@ export function rulesOf(
   breakpoints: readonly Breakpoint[],
   viewportUnit: ViewportUnit,
   pictures?: PicturesPrinted,
+  statesOf?: (block: Block, selector: string, setting: Setting, boxed: boolean, many: boolean) => Rule[],
 ): Rule[] {
-  const { hover } = block.style
   const selector = `.${className}`
   const boxed = isBoxed(block, pictures?.boxed)
   const own = block.kind === 'picture' && block.picture ? pictures?.find(block.picture) : undefined
@@ -240,8 +243,6 @@ export function rulesOf(
     if (before && values === ranges[index - 1] && sameFor(values, setting!, here)) continue
     const now = partsAt(block, position && !values.focal ? { ...values, focal: position } : values, here, boxed)
     addAnchoring(now.own, block, values, boxed, shaded)
-    if (index === 0 && hover) now.own.push(...transitionOf(hover, here))
-    else if (hover) now.own.push(...before!.own.filter(([name]) => name === 'transition'))
     for (const part of PARTS) {
       const declarations = before ? difference(before[part], now[part]) : now[part]
       if (declarations.length > 0)
@@ -251,7 +252,8 @@ export function rulesOf(
     setting = here
   }
   if (block.kind === 'shape') rules.push(...partRules(block, selector))
-  if (hover) rules.push(hoverRule(block, hover, selector, settingAt(block, surround, breakpoints, 0, viewportUnit)))
+  if (statesOf)
+    rules.push(...statesOf(block, selector, settingAt(block, surround, breakpoints, 0, viewportUnit, pictures?.fill), boxed, many))
   return rules
 }
 
@@ -286,20 +288,4 @@ function selectorOf(selector: string, part: (typeof PARTS)[number], many: boolea
     labels: `${selector} td[data-label]::before`,
   }
   return selectors[part]
-}
-
-const onHover = (hover: StyleValues, setting: Setting) =>
-  (Object.keys(hover) as PropertyName[]).flatMap((name) => propertyOf(name).css(hover[name], setting))
-
-/** Properties that change at once, since there is nothing between their values (CSS, animation type: discrete). */
-const AT_ONCE: ReadonlySet<string> = new Set(['text-decoration', 'text-decoration-line', 'font-style', 'text-transform'])
-
-function transitionOf(hover: StyleValues, setting: Setting): Declaration[] {
-  const names = [...new Set(onHover(hover, setting).map(([name]) => name))].filter((name) => !AT_ONCE.has(name))
-  return names.length === 0 ? [] : [['transition', names.map((name) => `${name} 0.15s`).join(', ')]]
-}
-
-function hoverRule(block: Block, hover: StyleValues, selector: string, setting: Setting): Rule {
-  const state = block.kind === 'group' ? ':is(:hover, :focus-within)' : ':is(:hover, :focus-visible)'
-  return { selector: selector + state, below: null, declarations: onHover(hover, setting) }
 }

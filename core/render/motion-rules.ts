@@ -1,17 +1,10 @@
 import type { Block } from '#core/blocks/index'
 import type { Breakpoint } from '#core/grid/breakpoint'
 import { easingToCss } from '#core/motion/easing'
-import {
-  type Line,
-  type Moment,
-  MOST_MOTIONS,
-  type Motion,
-  motionsIn,
-  originOf,
-  type MotionOf,
-  type Range,
-} from '#core/motion/motion'
-import { isAdding, partsOf, type Pose, poseToCss, type PosePart } from '#core/motion/pose'
+import { type Line, type Moment, MOST_MOTIONS, type Motion, motionsIn, type MotionOf, type Range } from '#core/motion/motion'
+import { originOf } from '#core/motion/followed'
+import { isAdding, partsOf, poseToCss, type PosePart } from '#core/motion/pose'
+import type { Pose } from '#core/motion/pose-schema'
 import { OPENING_WAY } from '#core/motion/scene'
 import { valuesByRange } from '#core/style/cascade'
 import type { Declaration } from '#core/style/property'
@@ -255,7 +248,7 @@ function rulesAt(
  * known to the engine, or printed.
  * @param timelineOf the timeline of a section that stands on the page
  */
-function motionRules(block: Block, className: string, breakpoints: readonly Breakpoint[], timelineOf: TimelineOf): Rule[] {
+export function motionRules(block: Block, className: string, breakpoints: readonly Breakpoint[], timelineOf: TimelineOf): Rule[] {
   const ranges = valuesByRange(block.style, breakpoints)
   const rules: Rule[] = []
   ranges.forEach(({ motion }, index) => {
@@ -286,12 +279,8 @@ function motionRules(block: Block, className: string, breakpoints: readonly Brea
 }
 
 /** The section that a block's reveal waits for, where the script has to know: its own where that is empty. */
-function revealOf(block: Block): { of?: string } | undefined {
+export function revealOf(block: Block): { of?: string } | undefined {
   const lists = [block.style.base?.motion, ...Object.values(block.style.below ?? {}).map((one) => one?.motion)]
   const found = lists.flatMap(motionsIn).find((one) => one.kind === 'reveal')
   return found?.kind === 'reveal' ? (found.of === undefined ? {} : { of: found.of }) : undefined
 }
-
-/** What prints the motion of blocks. */
-export const MOTION_PRINTED = { rulesOf: motionRules, revealOf }
-export type MotionPrinted = typeof MOTION_PRINTED

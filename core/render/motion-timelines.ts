@@ -1,4 +1,5 @@
-import { motionsIn, sectionsFollowed } from '#core/motion/motion'
+import { motionsIn } from '#core/motion/motion'
+import { sectionsFollowed } from '#core/motion/followed'
 import type { Site } from '#core/site/schema'
 import { walkPage } from '#core/site/tree'
 import { sectionClasses } from './names'

@@ -7,9 +7,10 @@ import { picturesById } from '#core/site/tree'
 import type { ViewportUnit } from '#core/style/css-values'
 import { type Addresses, fillPicture, imageFiles } from './image'
 import type { ListedPage } from '#core/blocks/element'
+import { answersTo, isAnswered } from '#core/blocks/block-states'
 import { fieldNames, labelOf } from './field-names'
 import { rulesOf } from './block-rules'
-import type { MotionPrinted } from './motion-rules'
+import type { Behaviour } from './behaviour'
 import { isBoxed, type PicturesPrinted } from './picture-parts'
 import { type DrawnIn, drawnIn, type Sights, sightsOf } from './drawn'
 import { element } from '#core/blocks/html'
@@ -24,8 +25,8 @@ export type RenderOptions = {
   /** True in the views: blocks carry their ids, and blocks without words show their place. */
   editing: boolean
   viewportUnit: ViewportUnit
-  /** How the page moves by itself; the views are moved from outside, and load none of this. */
-  motion?: MotionPrinted | undefined
+  /** What the page does by itself; in the views all is done from outside, so they load none of it. */
+  behaviour?: Behaviour | undefined
 }
 
 /** Width of a poster, px of the page. */
@@ -65,6 +66,7 @@ export function createRenderer(options: RenderOptions) {
   let pictures = new Map<string, Site['pictures'][number]>()
   let pages: ListedPage[] = []
 
+  const { behaviour } = options
   const find = (id: string) => pictures.get(id)
   const still = (id: string) => {
     const found = find(id)
@@ -89,17 +91,33 @@ export function createRenderer(options: RenderOptions) {
     return classes.map
   }
 
-  function visit(block: Block, within: Within, surround: Surround, form?: BlockOf<'form'>): Entry {
+  function visit(
+    block: Block,
+    within: Within,
+    surround: Surround,
+    ancestors: readonly Block[] = [],
+    form?: BlockOf<'form'>,
+  ): Entry {
     const { site, page, names, drawn, section } = within
     // The key names what is inside as well: a block elsewhere in the section may have shifted those names.
     const { name, key: named } = names.get(block.id)!
-    const key = `${named}|${surround.key}|${form !== undefined}`
+    const holder = block.style.around && answersTo(ancestors)
+    const around = holder && names.get(holder.id)!.name
+    const key = `${named}|${surround.key}|${form !== undefined}${around === undefined ? '' : `|${around}`}`
     const known = memory.get(block)
     if (known?.key === key) return known
-    const own = rulesOf(block, name, surround, site.breakpoints, options.viewportUnit, printing)
-    if (options.motion)
+    const own = rulesOf(
+      block,
+      name,
+      surround,
+      site.breakpoints,
+      options.viewportUnit,
+      printing,
+      behaviour && ((...given) => behaviour.statesOf(...given, around)),
+    )
+    if (behaviour?.motionOf)
       own.push(
-        ...options.motion.rulesOf(block, name, site.breakpoints, (id) => {
+        ...behaviour.motionOf(block, name, site.breakpoints, (id) => {
           const followed = section(id)
           return followed === undefined ? undefined : `--${followed}`
         }),
@@ -111,7 +129,7 @@ export function createRenderer(options: RenderOptions) {
       const all = [...own]
       for (const child of block.children) {
         if (child.hidden) continue
-        const printed = visit(child, within, inner, block.kind === 'form' ? block : form)
+        const printed = visit(child, within, inner, [...ancestors, block], block.kind === 'form' ? block : form)
         if (!printed.element) continue
         // A caption is one only in its figure (HTML, 4.4.13).
         const strayed = printed.element.tagName === 'figcaption' && !(block.kind === 'group' && block.element === 'figure')
@@ -120,7 +138,10 @@ export function createRenderer(options: RenderOptions) {
       }
       rules = all
     }
-    const className = [sharedClass(block), own.length > 0 || block.kind === 'section' ? name : ''].filter((one) => one !== '')
+    const className = [
+      sharedClass(block),
+      own.length > 0 || block.kind === 'section' || isAnswered(block, ancestors) ? name : '',
+    ].filter((one) => one !== '')
     const { language, addresses, editing } = options
     const rendered = kindOf(block.kind).element(block, {
       language,
@@ -160,7 +181,7 @@ export function createRenderer(options: RenderOptions) {
       pages,
       page: page.id,
     })
-    const reveal = options.motion?.revealOf(block)
+    const reveal = behaviour?.motionOf && behaviour.revealOf(block)
     if (reveal && rendered) rendered.properties.dataReveal = reveal.of === undefined ? '' : (section(reveal.of) ?? '')
     const entry: Entry = { key, name, element: rendered, rules, own: own.length }
     memory.set(block, entry)
@@ -190,7 +211,7 @@ export function createRenderer(options: RenderOptions) {
       listedPages(site),
       site.guide.types.map((one) => one.role),
       // What moves names the sections that it follows.
-      options.motion
+      behaviour
         ? [...classesOf(site)].join() + site.pages.flatMap((one) => one.sections.map((each) => each.hidden === true)).join()
         : '',
     ])

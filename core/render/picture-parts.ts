@@ -4,7 +4,7 @@ import { colourToCss } from '#core/style/css-values'
 import type { FillPicture } from '#core/style/fill-layers'
 import { filterToCss } from '#core/style/filters'
 import type { Declaration } from '#core/style/property'
-import type { StyleValues } from '#core/style/registry'
+import { statesOfStyle, type StyleValues } from '#core/style/registry'
 import type { Colour } from '#core/values/colour'
 import { keepLast } from './declarations'
 
@@ -13,10 +13,11 @@ export function isBoxed(block: Block, always = false): boolean {
   if (block.kind !== 'picture') return false
   if (always && block.picture) return true
   const { base, below } = block.style
+  const states = statesOfStyle(block.style).map(([, values]) => values)
   // What is zoomed or blurred goes past its edges, where a box cuts it off.
   const needs = (values: StyleValues | undefined) =>
     Boolean(values?.scrim || values?.duotone || values?.zoom || values?.filter?.blur)
-  return Boolean(block.link || block.instead || needs(base) || (below && Object.values(below).some(needs)))
+  return Boolean(block.link || block.instead || needs(base) || (below && Object.values(below).some(needs)) || states.some(needs))
 }
 
 /** What printing the rules of blocks asks about pictures. */

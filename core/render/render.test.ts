@@ -125,12 +125,6 @@ describe('the CSS of a block', () => {
     expect(css).toContain('@media(width<640px){.opening-text{z-index:-1}}')
   })
 
-  test('hover holds for keyboard focus too, and moves softly', () => {
-    expect(cssOf(made('button', { hover: { fill: role('accent') } }, words('a')))).toBe(
-      '.opening-button{transition:background-color .15s}.opening-button:is(:hover,:focus-visible){background-color:var(--accent)}',
-    )
-  })
-
   test('a scrim is a layer between the picture and what stands on it', () => {
     const picture = {
       id: 'p',

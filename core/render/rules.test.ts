@@ -6,6 +6,7 @@ import { testIds } from '#core/values/ids.fixture'
 import type { StyleValues } from '#core/style/registry'
 import { rulesOf } from './block-rules'
 import { mediaBelow, printRules, type Rule } from './rules'
+import { stateRules } from './state-rules'
 import { pageSurround } from './surround'
 
 const rule = (selector: string, below: number | null, ...declarations: [string, string][]): Rule => ({
@@ -83,7 +84,9 @@ test('what cannot be eased is changed at once: no transition is written for it',
   const site = newSite('T', testIds())
   const eased = (hover: StyleValues) => {
     const block = { ...newBlock('link', testIds()), style: { hover } }
-    const rules = rulesOf(block, 'x', pageSurround(site.breakpoints), site.breakpoints, 'unit')
+    const rules = rulesOf(block, 'x', pageSurround(site.breakpoints), site.breakpoints, 'unit', undefined, (...given) =>
+      stateRules(...given, undefined),
+    )
     return printRules(rules, 'minified')
   }
   expect(eased({ underline: true })).not.toContain('transition')

@@ -12,6 +12,8 @@ export type Rule = {
   frames?: readonly { at: string; declarations: readonly Declaration[] }[]
 }
 
+/** Where nothing can be hovered (Media Queries 4, 6.2). */
+const TOUCH = '(hover: none)'
 const TRIGGERS = '(animation-trigger: --a play)'
 /**
  * What motion asks for: that it is wanted, on a screen; that the engine knows timelines of the scroll, or triggers as well;
@@ -24,7 +26,7 @@ const MOVING = {
   waiting: `not ${TRIGGERS}`,
   'waiting-scrolling': `(animation-timeline: view()) and (not ${TRIGGERS})`,
 } as const
-export type Moving = keyof typeof MOVING
+export type Moving = keyof typeof MOVING | 'touch'
 const WANTED = 'screen and (prefers-reduced-motion: no-preference)'
 
 /** A media query that ends just under a width, so that no width falls between two ranges even when zoom makes it fractional. */
@@ -129,7 +131,7 @@ function printFrames(rules: readonly Rule[], style: Layout): string {
 export function printRules(rules: readonly Rule[], style: Layout = 'readable'): string {
   const still = rules.filter((rule) => !rule.moving && !rule.frames)
   if (still.length === rules.length) return printWidths(rules, style)
-  const moving = (Object.keys(MOVING) as Moving[]).map((name) => {
+  const moving = (Object.keys(MOVING) as (keyof typeof MOVING)[]).map((name) => {
     const inner = printWidths(
       rules.filter((rule) => rule.moving === name),
       style,
@@ -137,7 +139,16 @@ export function printRules(rules: readonly Rule[], style: Layout = 'readable'): 
     const asked = MOVING[name]
     return asked === undefined ? inner : wrapped(`@supports ${asked}`, inner, style)
   })
-  return printWidths(still, style) + wrapped(`@media ${WANTED}`, moving.join(''), style) + printFrames(rules, style)
+  const touch = printWidths(
+    rules.filter((rule) => rule.moving === 'touch'),
+    style,
+  )
+  return (
+    printWidths(still, style) +
+    wrapped(`@media ${TOUCH}`, touch, style) +
+    wrapped(`@media ${WANTED}`, moving.join(''), style) +
+    printFrames(rules, style)
+  )
 }
 
 function printWidths(rules: readonly Rule[], style: Layout): string {

@@ -12,7 +12,7 @@ import { element } from '#core/blocks/html'
 import { sectionClasses } from './names'
 import { linkOfHref } from './own-links'
 import { createRenderer, pageBody, type RenderedSection } from './page'
-import { MOTION_PRINTED } from './motion-rules'
+import { BEHAVIOUR, STATES_ALONE } from './behaviour'
 import { asPlain, timelineRules } from './motion-timelines'
 import { MOTION_SCRIPT, needsMotionScript, PLAIN_MOTION_SCRIPT } from './motion-script'
 import { minifyScript, needsScript, PAGE_SCRIPT } from './page-script'
@@ -197,7 +197,7 @@ export function printSite(site: Site, options: PrintOptions): PrintedSite {
   const render = createRenderer({
     language,
     editing: false,
-    motion: options.engine === 'calm' ? undefined : MOTION_PRINTED,
+    behaviour: options.engine === 'calm' ? STATES_ALONE : BEHAVIOUR,
     viewportUnit: 'unit',
     addresses: {
       picture: addresses.picture,

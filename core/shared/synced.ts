@@ -4,7 +4,7 @@ import type { Guise, SharedBlock } from '#core/site/shared'
 import { overlaid } from '#core/site/directions'
 import type { Site } from '#core/site/schema'
 import { withSections } from '#core/site/tree'
-import { type PropertyName, propertyNames, propertyOf, type Style, type StyleValues } from '#core/style/registry'
+import { type PropertyName, propertyNames, propertyOf, type Style, type StyleValues, statesOfStyle } from '#core/style/registry'
 import { isSame } from '#core/values/equal'
 import { copiesIn, type Copy, derivedId, guiseOf, partOf } from './copies'
 
@@ -28,16 +28,21 @@ const only = (values: StyleValues | undefined, wanted: (name: PropertyName) => b
 }
 
 /** A style with some of its values alone; a scope that is left without any goes. */
-function sifted({ base, below, hover }: Style, wanted: (name: PropertyName) => boolean): Style {
+function sifted(style: Style, wanted: (name: PropertyName) => boolean): Style {
+  const { base, below } = style
   const ranges = Object.entries(below ?? {}).flatMap(([id, values]) => {
     const kept = only(values, wanted)
     return kept ? [[id, kept] as const] : []
   })
-  const [kept, hovered] = [only(base, wanted), only(hover, wanted)]
+  const kept = only(base, wanted)
+  const states = statesOfStyle(style).flatMap(([state, values]) => {
+    const left = only(values, wanted)
+    return left ? [[state, left] as const] : []
+  })
   return {
     ...(kept ? { base: kept } : {}),
     ...(ranges.length > 0 ? { below: Object.fromEntries(ranges) } : {}),
-    ...(hovered ? { hover: hovered } : {}),
+    ...Object.fromEntries(states),
   }
 }
 

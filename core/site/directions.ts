@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { type Style, styleSchema } from '#core/style/registry'
+import { type Style, styleSchema, statesOfStyle } from '#core/style/registry'
 import { idSchema } from '#core/values/ids'
 import type { Block } from '#core/blocks/index'
 import type { Page, Site } from './schema'
@@ -53,7 +53,7 @@ export function overlaid(under: Style, over: Style): Style {
   return {
     ...under,
     ...(over.base ? { base: { ...under.base, ...over.base } } : {}),
-    ...(over.hover ? { hover: { ...under.hover, ...over.hover } } : {}),
+    ...Object.fromEntries(statesOfStyle(over).map(([state, values]) => [state, { ...under[state], ...values }])),
     ...(Object.keys(below).length > 0 ? { below } : {}),
   }
 }

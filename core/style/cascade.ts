@@ -1,5 +1,5 @@
 import type { Breakpoint } from '#core/grid/breakpoint'
-import { type PropertyName, type PropertyValue, type Scope, type Style, type StyleValues, valuesIn } from './registry'
+import { isState, type PropertyName, type PropertyValue, type Scope, type Style, type StyleValues, valuesIn } from './registry'
 
 /**
  * The cascade, in one place: which values of a block hold where. The base holds at every width; an exception holds below
@@ -36,14 +36,14 @@ export const valueAt = <N extends PropertyName>(
   index: number,
 ): PropertyValue<N> | undefined => valuesByRange(style, breakpoints)[index]![name]
 
-/** The value that holds where a scope sets values: at its range, or on hover. */
+/** The value that holds where a scope sets values: at its range, or in its state. */
 export function valueInScope<N extends PropertyName>(
   style: Style,
   name: N,
   breakpoints: readonly Breakpoint[],
   scope: Scope,
 ): PropertyValue<N> | undefined {
-  const own = scope === 'hover' ? valuesIn(style, scope)?.[name] : undefined
+  const own = isState(scope) ? valuesIn(style, scope)?.[name] : undefined
   return own ?? valueAt(style, name, breakpoints, rangeOf(breakpoints, scope))
 }
 
@@ -51,7 +51,7 @@ export function valueInScope<N extends PropertyName>(
 export const rangeScopes = (breakpoints: readonly Breakpoint[]): Scope[] =>
   breakpoints.map((one): Scope => (one.below === null ? 'base' : { below: one.id }))
 
-/** Index of the breakpoint that a scope is about; 0 for all widths and for hover. */
+/** Index of the breakpoint that a scope is about; 0 for all widths and for states. */
 export function rangeOf(breakpoints: readonly Breakpoint[], scope: Scope): number {
   if (typeof scope !== 'object') return 0
   return Math.max(

@@ -33,6 +33,7 @@ export const picture = {
     column: 'picture',
     schema: z.number().min(1).max(4),
     applies: ['image'],
+    onHover: true,
     css: (value) => [['scale', String(value)]],
   }),
   flip: property({
@@ -48,6 +49,7 @@ export const picture = {
     column: 'picture',
     schema: filterSchema,
     applies: ['image'],
+    onHover: true,
     css: (value) => [['filter', filterToCss(value)]],
   }),
   frame: property({

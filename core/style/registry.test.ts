@@ -78,6 +78,8 @@ const SAMPLES: Record<PropertyName, unknown> = {
   opacity: 0.5,
   underline: true,
   lift: 3,
+  transition: { duration: 0.3, easing: 'ease-out', delay: 0.1 },
+  touch: 'hover',
   aspect: { width: 4, height: 3 },
   fit: 'contain',
   zoom: 1.5,

@@ -4,6 +4,7 @@ import { motion } from './motion'
 import { picture } from './picture'
 import { place } from './place'
 import type { Property } from './property'
+import { BLOCK_STATES, type BlockState } from './states'
 import { surface } from './surface'
 import { type } from './type'
 
@@ -25,24 +26,38 @@ export const propertyOf = (name: PropertyName) => properties[name] as Property<z
 const shape = Object.fromEntries(propertyNames.map((name) => [name, properties[name].schema.optional()]))
 export const styleValuesSchema = z.strictObject(shape).meta({ id: 'StyleValues' }) as unknown as z.ZodType<StyleValues>
 
-/** A block's style: the base, exceptions by breakpoint id, and what differs on hover. */
+/** A block's style: the base, exceptions by breakpoint id, and what differs in each state. */
 export const styleSchema = z
   .strictObject({
     base: styleValuesSchema.optional(),
     below: z.record(idSchema, styleValuesSchema).optional(),
-    hover: styleValuesSchema.optional(),
+    ...(Object.fromEntries(BLOCK_STATES.map((state) => [state, styleValuesSchema.optional()])) as Record<
+      BlockState,
+      z.ZodOptional<typeof styleValuesSchema>
+    >),
   })
   .meta({ id: 'Style' })
 
 export type Style = z.infer<typeof styleSchema>
 
-/** Where a value is set: for all widths, below one breakpoint, or on hover. */
-export const scopeSchema = z.union([z.literal('base'), z.literal('hover'), z.strictObject({ below: idSchema })])
+/** Where a value is set: for all widths, below one breakpoint, or in a state. */
+export const scopeSchema = z.union([z.literal('base'), z.enum(BLOCK_STATES), z.strictObject({ below: idSchema })])
 export type Scope = z.infer<typeof scopeSchema>
 
 /** The values set in one scope. */
 export function valuesIn(style: Style, scope: Scope): StyleValues | undefined {
-  if (scope === 'base') return style.base
-  if (scope === 'hover') return style.hover
-  return style.below?.[scope.below]
+  return typeof scope === 'object' ? style.below?.[scope.below] : style[scope]
 }
+
+/** True for a scope that is a state. */
+export const isState = (scope: Scope): scope is BlockState => typeof scope === 'string' && scope !== 'base'
+
+/** The scope in which what has no states is set: that of the widths. */
+export const ofWidths = (scope: Scope): Exclude<Scope, BlockState> => (isState(scope) ? 'base' : scope)
+
+/** The states that a style says something of, each with its values. */
+export const statesOfStyle = (style: Style): [BlockState, StyleValues][] =>
+  BLOCK_STATES.flatMap((state) => {
+    const values = style[state]
+    return values ? [[state, values] as [BlockState, StyleValues]] : []
+  })

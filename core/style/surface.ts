@@ -1,3 +1,4 @@
+import { easingSchema } from '#core/motion/curves'
 import { z } from 'zod'
 import { BLENDS } from './blends'
 import { colourToCss, lengthToCss, shadowToCss } from './css-values'
@@ -190,10 +191,30 @@ export const surface = {
   lift: property({
     label: 'Lift',
     column: 'states',
-    schema: z.number().min(-20).max(20),
-    applies: ['lift'],
+    schema: z.number().min(-200).max(200),
+    applies: 'all',
     onHover: true,
     css: (value) => [['translate', value === 0 ? '0' : `0 ${-value}px`]],
+  }),
+  transition: property({
+    label: 'Change of state',
+    column: 'states',
+    /** Seconds that it takes, and that it waits before. */
+    schema: z.strictObject({
+      duration: z.number().min(0).max(10),
+      delay: z.number().min(0).max(10).optional(),
+      easing: easingSchema.optional(),
+    }),
+    applies: 'all',
+    // With what changes: `core/render/state-rules`.
+    css: () => [],
+  }),
+  touch: property({
+    label: 'Where nothing is hovered',
+    column: 'states',
+    schema: z.literal('hover'),
+    applies: 'all',
+    css: () => [],
   }),
 }
 

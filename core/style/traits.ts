@@ -29,8 +29,6 @@ export const TRAITS = [
   'contact',
   /** Its words may be underlined. */
   'underline',
-  /** May rise where the pointer is over it. */
-  'lift',
   /** May have an icon beside or above its words. */
   'icon',
   /** May keep a ratio of width to height. */

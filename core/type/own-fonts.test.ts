@@ -52,7 +52,7 @@ describe('a font of one’s own', () => {
     expect(fontStack('own-f1')).toBe('system-ui, sans-serif')
     const files = webFiles(set, 'readable')
     expect(files.fonts.map((one) => one.file)).toContain(`fonts/${font.hash}.woff2`)
-    expect(files.texts.at(-1)!.text).toContain(`url("fonts/${font.hash}.woff2")`)
+    expect(files.texts.find((one) => one.file === 'style.css')!.text).toContain(`url("fonts/${font.hash}.woff2")`)
   })
 
   test('is put in, changed and taken out, and each is taken back', () => {

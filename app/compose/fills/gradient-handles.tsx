@@ -1,3 +1,4 @@
+import { ofWidths } from '#core/style/registry'
 import { type PointerEvent, useRef } from 'react'
 import { rangeAt } from '#core/grid/columns'
 import { hexOf } from '#core/colour/contrast'
@@ -27,7 +28,7 @@ export function GradientHandles({ index }: { index: number }) {
   const breakpoints = useSession((state) => state.session.site.breakpoints)
   const box = view && place && boxOf(view, place.block.id)
   if (!view || !place || !box || at === null) return null
-  const layers = valueInScope(place.block.style, 'fillLayers', breakpoints, scope === 'hover' ? 'base' : scope)
+  const layers = valueInScope(place.block.style, 'fillLayers', breakpoints, ofWidths(scope))
   const shownHere = typeof scope !== 'object' || breakpoints[rangeAt(breakpoints, view.width)]!.id === scope.below
   const layer = layers?.[at]
   if (!layers || !layer || !isGradient(layer) || !shownHere) return null
@@ -76,7 +77,7 @@ function Handles({ view, id, box, layers, at, layer }: HandlesProps) {
         if (!release || !next) return placeHandles(layer)
         const { scope } = store.getState()
         const fillLayers = layers.map((one, i) => (i === at ? next! : one))
-        edit(store, { kind: 'style', block: id, scope: scope === 'hover' ? 'base' : scope, values: { fillLayers } })
+        edit(store, { kind: 'style', block: id, scope: ofWidths(scope), values: { fillLayers } })
       },
     })
   }

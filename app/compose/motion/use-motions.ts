@@ -1,3 +1,4 @@
+import { ofWidths } from '#core/style/registry'
 import type { Block } from '#core/blocks/index'
 import { rangeAt } from '#core/grid/columns'
 import { type Motion, motionsIn } from '#core/motion/motion'
@@ -19,7 +20,7 @@ export function useMotions(block: Block) {
   const over = useSession((state) => currentOf(state.session.site).restyled[block.id])
   const chosen = useSession((state) => state.motionAt)
   const style = over ? overlaid(block.style, over) : block.style
-  const motions = motionsIn(valueInScope(style, 'motion', breakpoints, scope === 'hover' ? 'base' : scope))
+  const motions = motionsIn(valueInScope(style, 'motion', breakpoints, ofWidths(scope)))
   const at = Math.min(chosen, motions.length - 1)
   const motion = motions[at]
   const set = (next: readonly Motion[], gesture?: string) => setMotions(store, block, next, gesture)

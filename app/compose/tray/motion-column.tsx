@@ -1,16 +1,16 @@
 import { X } from 'lucide-react'
 import { Fragment } from 'react'
 import type { Block } from '#core/blocks/index'
-import { CURVE_NAMES, curveOf, type Easing } from '#core/motion/easing'
-import { type Motion, type MotionKind, MOST_MOTIONS, newMotion } from '#core/motion/motion'
+import { type Motion, type MotionKind, MOST_MOTIONS } from '#core/motion/motion'
+import { newMotion } from '#core/motion/new-motion'
 import { spanOf } from '#core/motion/scene'
 import { restingOf } from '#core/motion/state'
 import { MOTION_NAMES, motionLabel, spanInWords, whyStill } from '#core/motion/words'
 import { ColumnHead, Finding, Row } from '../../fields/row'
 import { useSession, useSessionStore } from '../../session/context'
 import { Choice } from '../../ui/choice'
-import { ListField } from '../../ui/list-field'
 import { NumberField } from '../../ui/number-field'
+import { CurveRow } from './curve-row'
 import { type Motions, useMotions, useMovingViews } from '../motion/use-motions'
 import { parallaxFindings } from '../motion/parallax-findings'
 
@@ -132,13 +132,19 @@ function KindFields({ motion, motions }: { motion: Motion; motions: Motions }) {
       </>
     )
   if (motion.kind === 'scrub')
-    return <EasingRow easing={motion.easing ?? 'linear'} onChange={(easing) => motions.change({ ...motion, easing })} />
-  const time = (name: 'duration' | 'delay' | 'apart', label: string, title: string) => (
+    return (
+      <CurveRow
+        label="the motion"
+        easing={motion.easing ?? 'linear'}
+        onChange={(easing, gesture) => motions.change({ ...motion, easing }, gesture)}
+      />
+    )
+  const time = (name: 'duration' | 'delay' | 'apart', title: string) => (
     <NumberField
       className="flex-1"
       label={title}
-      unit={label}
-      placeholder={label}
+      unit="ms"
+      placeholder={name === 'apart' ? 'all at once' : '0'}
       value={motion[name] === undefined ? null : Math.round(motion[name] * 1000)}
       least={0}
       most={name === 'apart' ? 5000 : 20_000}
@@ -152,52 +158,14 @@ function KindFields({ motion, motions }: { motion: Motion; motions: Motions }) {
   )
   return (
     <>
-      <Row label="Takes">
-        {time('duration', 'ms', 'How long it takes')}
-        {time('delay', 'ms later', 'How long it waits')}
-      </Row>
-      <EasingRow easing={motion.easing ?? 'ease'} onChange={(easing) => motions.change({ ...motion, easing })} />
-      <Row label="In turn">{time('apart', 'ms apart', 'Blocks inside one after the other')}</Row>
-    </>
-  )
-}
-
-/** A curve by its name, or its four figures. */
-function EasingRow({ easing, onChange }: { easing: Easing; onChange: (easing: Easing) => void }) {
-  const own = typeof easing !== 'string'
-  return (
-    <>
-      <Row label="Easing">
-        <Choice
-          className="flex-1"
-          label="Easing"
-          value={own ? 'own' : easing}
-          options={[
-            ...CURVE_NAMES.map((name) => ({ value: name as string, label: name })),
-            { value: 'own', label: 'its own curve' },
-          ]}
-          onChange={(name) => onChange(name === 'own' ? ([...curveOf(easing)] as unknown as Easing) : (name as Easing))}
-        />
-      </Row>
-      {own && (
-        <Row label="">
-          <ListField
-            label="Points of the curve"
-            placeholder="0.2 0.8 0.4 1"
-            takes="four figures: x and y of two points, x from 0 to 1"
-            text={easing.join(' ')}
-            onChange={(text) => {
-              const figures = text.split(/[\s,]+/).map(Number)
-              const fits =
-                figures.length === 4 &&
-                figures.every((one) => one >= -2 && one <= 3) &&
-                [figures[0]!, figures[2]!].every((one) => one >= 0 && one <= 1)
-              if (fits) onChange(figures as unknown as Easing)
-              return fits
-            }}
-          />
-        </Row>
-      )}
+      <Row label="Takes">{time('duration', 'How long it takes')}</Row>
+      <Row label="Waits">{time('delay', 'How long it waits')}</Row>
+      <CurveRow
+        label="the motion"
+        easing={motion.easing ?? 'ease'}
+        onChange={(easing, gesture) => motions.change({ ...motion, easing }, gesture)}
+      />
+      <Row label="In turn">{time('apart', 'Blocks inside one after the other')}</Row>
     </>
   )
 }

@@ -1,3 +1,4 @@
+import { ofWidths } from '#core/style/registry'
 import { useEffect, useMemo, useState } from 'react'
 import { findBlock, type Place } from '#core/site/tree'
 import { Finding } from '../../fields/row'
@@ -45,7 +46,7 @@ export function OverPictureFindings({ place, style }: { place: Place; style: Sty
     }
   }, [frames, id, layout, store])
   useEffect(() => () => store.setState({ worstPatches: [], tried: null, heat: false }), [store])
-  const scope = style.scope === 'hover' ? 'base' : style.scope
+  const scope = ofWidths(style.scope)
   const repairs = useMemo(() => legibilityRepairs(site, place, scope, found), [site, place, scope, found])
   const [worst] = [...found].sort((a, b) => ratioIn(a) - ratioIn(b))
   if (!worst) return null

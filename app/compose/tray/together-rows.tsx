@@ -1,3 +1,4 @@
+import { ofWidths } from '#core/style/registry'
 import {
   AlignCenterHorizontal,
   AlignCenterVertical,
@@ -60,7 +61,7 @@ export function TogetherRows({ style }: { style: StyleAccess }) {
   const store = useSessionStore()
   const frames = useFrames()
   const [problem, setProblem] = useState('')
-  const scope = style.scope === 'hover' ? 'base' : style.scope
+  const scope = ofWidths(style.scope)
   const site = () => store.getState().session.site
   const boxes = () => boxesAt(frames, store, style)
   const run = ({ label, edits }: Tool) => {

@@ -1,5 +1,6 @@
+import { STATE_NAMES } from '#core/style/states'
 import type { Block } from '#core/blocks/index'
-import type { Scope } from '#core/style/registry'
+import { isState, type Scope } from '#core/style/registry'
 import { isSame } from '#core/values/equal'
 import { useSession, useSessionStore } from '../../session/context'
 
@@ -41,7 +42,7 @@ export function WidthsToEdit({ blocks }: { blocks: readonly Block[] }) {
           Table of exceptions
         </button>
       )}
-      {scope === 'hover' && item('hover', 'hover', 'Hover', `${sum((one) => one.style.hover)} set`)}
+      {isState(scope) && item(scope, scope, STATE_NAMES[scope], `${sum((one) => one.style[scope])} set`)}
     </div>
   )
 }

@@ -1,0 +1,8 @@
+import { motionRules, revealOf } from './motion-rules'
+import { stateRules } from './state-rules'
+
+/** What prints the states and the motion of blocks; for those who want no motion, the states alone. */
+export type Behaviour = { statesOf: typeof stateRules; motionOf?: typeof motionRules; revealOf: typeof revealOf }
+
+export const STATES_ALONE: Behaviour = { statesOf: stateRules, revealOf }
+export const BEHAVIOUR: Behaviour = { ...STATES_ALONE, motionOf: motionRules }
