@@ -71,6 +71,8 @@ function opening() {
       picture('ridge-at-dusk', '', {
         position: 'backdrop',
         focal: { x: 78, y: 100 },
+        // The ridge stays behind a little as one leaves it.
+        motion: [{ kind: 'parallax', speed: 0.75, rests: 'opening' }],
         scrim: { colour: role('night'), from: 0.62, to: 0.05, angle: 70 },
         narrow: { focal: { x: 84, y: 100 }, scrim: { colour: role('night'), from: 0.1, to: 0.6, angle: 0 } },
       }),
@@ -260,6 +262,16 @@ function proof() {
       group(
         {
           name: 'Quote',
+          motion: [
+            {
+              kind: 'reveal',
+              line: { value: 80, unit: '%' },
+              from: { opacity: 0, down: { value: 20, unit: 'px' } },
+              duration: 0.6,
+              easing: 'ease-out',
+              apart: 0.15,
+            },
+          ],
           span: 6,
           start: 7,
           rowGap: token('space-4'),

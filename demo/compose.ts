@@ -12,6 +12,8 @@ export type Styling = StyleValues & {
   middle?: StyleValues
   narrow?: StyleValues
   hover?: StyleValues
+  /** Under the pointer on its card or group. */
+  withGroup?: StyleValues
   name?: string
 }
 
@@ -24,11 +26,12 @@ export function beginSite(): void {
 }
 
 function common(look: Styling): { id: string; name?: string; style: Style } {
-  const { middle, narrow, hover, name, ...base } = look
+  const { middle, narrow, hover, withGroup, name, ...base } = look
   const style: Style = {}
   if (Object.keys(base).length > 0) style.base = base
   if (middle || narrow) style.below = { ...(middle ? { middle } : {}), ...(narrow ? { narrow } : {}) }
   if (hover) style.hover = hover
+  if (withGroup) style.around = withGroup
   return name === undefined ? { id: nextId(), style } : { id: nextId(), name, style }
 }
 

@@ -1,6 +1,7 @@
 import type { Block } from '#core/blocks/index'
 import { isContainer } from '#core/blocks/tree'
 import { applyEdit, type Edit } from '#core/edits/index'
+import type { Motion } from '#core/motion/motion'
 import { newPage } from '#core/site/defaults'
 import type { Site } from '#core/site/schema'
 import { findBlock } from '#core/site/tree'
@@ -79,6 +80,17 @@ const LAMPLIT = [
   },
 ]
 
+/** Words come up to their picture once it is well in the window. */
+const ARRIVES: Motion[] = [
+  {
+    kind: 'reveal',
+    line: { value: 75, unit: '%' },
+    from: { opacity: 0, down: { value: 28, unit: 'px' } },
+    duration: 0.7,
+    easing: 'ease-out',
+  },
+]
+
 /** One row: a picture with its caption, and words beside it. It is shared, so that all rows are set at once. */
 function row(): Block {
   return group({ name: 'Instrument', layout: 'grid', rowGap: token('space-5'), align: 'center', spaceAfter: token('space-8') }, [
@@ -89,12 +101,14 @@ function row(): Block {
           aspect: { width: 16, height: 10 },
           fit: 'cover',
           outline: { width: 1, offset: -12, colour: role('ground', 0.7) },
+          withGroup: { zoom: 1.05 },
+          transition: { duration: 0.5, easing: 'ease-out' },
         }),
         caption('Where it was taken, and when.'),
       ],
       'figure',
     ),
-    group({ name: 'Words', span: 5, layout: 'column', middle: { span: 8 }, narrow: { span: 4 } }, [
+    group({ name: 'Words', motion: ARRIVES, span: 5, layout: 'column', middle: { span: 8 }, narrow: { span: 4 } }, [
       heading(2, 'The instrument', { spaceAfter: token('space-3') }),
       text('What it is good for, and what it is like to stand at.'),
     ]),

@@ -1,4 +1,5 @@
 import type { Engine } from '#core/render/site'
+import { WATCH_FILE, WATCH_SCRIPT } from '#core/render/watch-script'
 import type { Store } from './database'
 import { readFont } from './fonts'
 import { typeOfWanted, wantedBytes } from './pictures'
@@ -18,6 +19,7 @@ export async function visitFile(
   name: string,
   engine?: Engine,
 ): Promise<{ bytes: Uint8Array | string; type: string } | undefined> {
+  if (name === WATCH_FILE) return { bytes: WATCH_SCRIPT, type: 'text/javascript; charset=utf-8' }
   const files = await printed(getSite(store, id).site, 'readable', 'played', {}, engine)
   const text = files.texts.find((one) => one.file === name)
   if (text)

@@ -310,19 +310,3 @@ export function blockCommands(store: SessionStore): Command[] {
     }),
   ])
 }
-
-/** What is done with the selection most, for the menu at the pointer: by the names of the commands. */
-export const AT_POINTER: readonly (readonly string[])[] = [
-  [
-    'Edit the words, or go inside',
-    'Duplicate the selection',
-    'Delete the selection',
-    'Hide or show the selection',
-    'Lock or unlock the selection',
-  ],
-  ['Put the selection in a group', 'Take the group away', 'Move the selection up', 'Move the selection down'],
-  ['Pick up the style, to put it on what is pressed', 'Paste the style alone', 'Paste the words alone', 'Paste in place'],
-  ['Select all of the same kind in the section', 'Select all set in the same way on the page', 'Table of exceptions'],
-  ['Make a shared block of the selection', 'Make the copy independent'],
-  ['Re-set the section in another arrangement'],
-]

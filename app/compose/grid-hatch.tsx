@@ -3,10 +3,9 @@ import { useSession } from '../session/context'
 
 /** Reed hatching in the columns, nothing in the gutters. */
 export function GridHatch({ index, scale }: { index: number; scale: number }) {
-  const grid = useSession((state) => state.grid)
   const site = useSession((state) => state.session.site)
   const width = site.views[index]
-  if (!grid || width === undefined) return null
+  if (width === undefined) return null
   const breakpoint = site.breakpoints[rangeAt(site.breakpoints, width)]!
   return (
     <div aria-hidden data-grid className="pointer-events-none absolute inset-0">

@@ -1,7 +1,6 @@
 import { useRef, useState } from 'react'
 import { useSessionStore, useSession } from '../session/context'
 import { blockAt, boxOf, useFrames } from '../live/frames'
-import { GridHatch } from './grid-hatch'
 import { RowGaps } from './row-gaps'
 import { useBlockDrag } from './block-drag'
 import { PointerMenu } from './pointer-menu'
@@ -12,6 +11,7 @@ import { useWordsEditor } from './open-words'
 import { later } from '../ui/later'
 import { useDropPicture } from './picture-drop'
 
+const GridHatch = later(async () => (await import('./grid-hatch')).GridHatch)
 const Distances = later(async () => (await import('./distances')).Distances)
 const DistancesTo = later(async () => (await import('./distances')).DistancesTo)
 const DrawBlock = later(async () => (await import('./draw-block')).DrawBlock)
@@ -26,6 +26,7 @@ export function Overlay({ index, scale }: { index: number; scale: number }) {
   const words = useSession((state) => state.words)
   const hasSelection = useSession((state) => state.selection !== null)
   const drawing = useSession((state) => state.drawing)
+  const grid = useSession((state) => state.grid)
   const picked = useSession((state) => state.picked)
   const drag = useBlockDrag(index, surface)
   const frame = useFrameSelect(index, surface)
@@ -83,7 +84,7 @@ export function Overlay({ index, scale }: { index: number; scale: number }) {
         onDragLeave={drop.leave}
         onDrop={drop.drop}
       >
-        <GridHatch index={index} scale={scale} />
+        {grid && <GridHatch index={index} scale={scale} />}
         <RowGaps index={index} />
         {under !== undefined && !editing && <Under index={index} id={under} />}
         {hasSelection && <SelectionExtras index={index} />}

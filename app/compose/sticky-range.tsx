@@ -3,7 +3,7 @@ import { valueAt } from '#core/style/cascade'
 import { useSession } from '../session/context'
 import { boxOf, useFrames } from '../live/frames'
 import { selected } from '../session/store'
-import { measureSticky } from './measure-sticky'
+import { measureSticky } from '../live/measure-sticky'
 
 /** The way of a sticky block while it holds: from where it stands to the end of what it stands in, with the px of it. */
 export function StickyRange({ index }: { index: number }) {

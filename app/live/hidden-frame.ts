@@ -19,7 +19,10 @@ export async function inHiddenFrame<T>(
   iframe.tabIndex = -1
   iframe.srcdoc = VIEW_DOCUMENT
   const loaded = new Promise<void>((done) => iframe.addEventListener('load', () => done(), { once: true }))
-  document.body.append(iframe)
+  // In a tree of its own, so that nobody who asks the screen for its frames is given this one.
+  const host = document.createElement('div')
+  host.attachShadow({ mode: 'closed' }).append(iframe)
+  document.body.append(host)
   try {
     await loaded
     const frame = createFrame(iframe, NARROW)
@@ -29,6 +32,6 @@ export async function inHiddenFrame<T>(
     await frame.document.fonts.ready
     return await work(frame, iframe)
   } finally {
-    iframe.remove()
+    host.remove()
   }
 }

@@ -5,8 +5,12 @@ import type { Page, Site } from '#core/site/schema'
 import { walkPage } from '#core/site/tree'
 import { buttonClass } from '../ui/button'
 import { NumberField } from '../ui/number-field'
+import type { Told, Watched } from '#core/render/watch-script'
 import { stepsOf } from '../ui/steps'
 import { TopBar } from '../ui/top-bar'
+import { type How, HOWS, MotionSwitches } from './motion-switches'
+import { PlayedMotion } from './played-motion'
+import { watchedSchema } from './watched'
 
 export type PlayProps = { siteId: string; site: Site; page: Page; file: string; exported: boolean }
 
@@ -19,6 +23,9 @@ export function Play({ siteId, site, page, file, exported }: PlayProps) {
   const stage = useRef<HTMLDivElement>(null)
   const [width, setWidth] = useState(site.views[0] ?? 1280)
   const [room, setRoom] = useState(0)
+  const [how, setHow] = useState<How>('usual')
+  const [rate, setRate] = useState(1)
+  const [watched, setWatched] = useState<Watched | null>(null)
   const back = `/sites/${siteId}/pages/${page.id}/compose`
 
   useEffect(() => {
@@ -80,7 +87,8 @@ export function Play({ siteId, site, page, file, exported }: PlayProps) {
             </button>
           ))}
         </div>
-        <span className="text-label text-ink-2">
+        <MotionSwitches how={how} rate={rate} onHow={setHow} onRate={setRate} watched={watched} />
+        <span className="hidden text-label text-ink-2 min-[1500px]:inline">
           {breakpoint.columns} columns, {breakpoint.gutter} gutter
           {scale < 1 ? `, shown at ${Math.round(scale * 100)}%` : ''}
         </span>
@@ -105,8 +113,18 @@ export function Play({ siteId, site, page, file, exported }: PlayProps) {
         <div className="relative" style={{ width: width * scale }}>
           <Side side="left" scale={scale} width={width} onWidth={set} />
           <div className="h-full overflow-clip bg-field">
-            <PageFrame src={`/visit/${siteId}/${file}`} width={width} scale={scale} title={`${page.name} at ${width} px`} />
+            <PageFrame
+              key={how}
+              src={`/visit/${siteId}/${file}${HOWS[how].query}`}
+              width={width}
+              scale={scale}
+              title={`${page.name} at ${width} px`}
+              scripts={how !== 'scriptless'}
+              rate={rate}
+              onWatched={setWatched}
+            />
           </div>
+          <PlayedMotion site={site} page={page} width={width} scale={scale} watched={watched} still={how === 'calm'} />
           <Side side="right" scale={scale} width={width} onWidth={set} />
         </div>
       </main>
@@ -114,14 +132,40 @@ export function Play({ siteId, site, page, file, exported }: PlayProps) {
   )
 }
 
-function PageFrame({ src, width, scale, title }: { src: string; width: number; scale: number; title: string }) {
+type PageFrameProps = {
+  src: string
+  width: number
+  scale: number
+  title: string
+  scripts: boolean
+  rate: number
+  onWatched: (watched: Watched | null) => void
+}
+
+/** The page in a frame that can reach nothing of the application; a script in it tells where it is scrolled to. */
+function PageFrame({ src, width, scale, title, scripts, rate, onWatched }: PageFrameProps) {
+  const frame = useRef<HTMLIFrameElement>(null)
+  useEffect(() => {
+    onWatched(null)
+    const onMessage = ({ source, data }: MessageEvent) => {
+      const parsed = source === frame.current?.contentWindow ? watchedSchema.safeParse(data) : undefined
+      if (parsed?.success) onWatched(parsed.data)
+    }
+    window.addEventListener('message', onMessage)
+    return () => window.removeEventListener('message', onMessage)
+  }, [onWatched])
+  const tell = (told: Told) => frame.current?.contentWindow?.postMessage(told, '*')
+  // The page may have been there before this screen listened; it answers whatever it is told.
+  useEffect(() => tell({ rate }), [rate])
   return (
     <iframe
+      ref={frame}
       title={title}
       src={src}
-      sandbox="allow-scripts allow-forms"
+      sandbox={scripts ? 'allow-scripts allow-forms' : 'allow-forms'}
       className="origin-top-left border-0"
       style={{ width, height: `${100 / scale}%`, transform: `scale(${scale})` }}
+      onLoad={() => tell({ rate })}
     />
   )
 }

@@ -1,4 +1,5 @@
 import { ENGINES } from '#core/render/site'
+import { WATCH_FILE } from '#core/render/watch-script'
 import { store } from '#server/database'
 import { INSIDE_POLICY, PLAYED_POLICY, SCRIPTLESS_POLICY } from '#server/policy'
 import { MissingError } from '#server/sites'
@@ -16,7 +17,9 @@ export function loader({ request, params }: Route.LoaderArgs) {
     const engine = ENGINES.find((one) => one === searchParams.get('engine'))
     const found = await visitFile(store(), params.siteId, params['*'] || 'index.html', engine)
     if (!found) throw new MissingError('There is no such page.')
-    return ranged(request, found.bytes, {
+    const watched = searchParams.has('watched') && typeof found.bytes === 'string' && found.type.startsWith('text/html')
+    const bytes = watched ? String(found.bytes).replace('<head>', `<head><script src="${WATCH_FILE}"></script>`) : found.bytes
+    return ranged(request, bytes, {
       'Content-Type': found.type,
       'Cache-Control': 'no-cache',
       ...forFonts(request),

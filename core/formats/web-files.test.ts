@@ -34,6 +34,7 @@ describe('pages of an export', () => {
       'the-instruments.html',
       'style.css',
       'script.js',
+      'motion.js',
     ])
     expect(textOf(after(addSecond), 'winter.html')).toContain('<link rel="stylesheet" href="style.css">')
   })

@@ -70,10 +70,13 @@ describe('parallax', () => {
     expect(coveredBy(own, { least: -100, most: 100 }, { ...below, left: 500 })).toBe(0)
   })
 
-  test('leaves a gap where it filled what holds it', () => {
-    expect(gapOf(own, { least: -40, most: 60 }, own)).toBe(60)
-    expect(gapOf(own, { least: -40, most: 60 }, { ...own, top: own.top - 300 })).toBe(0)
-    expect(gapOf({ ...own, top: 1440, height: 320 }, { least: -40, most: 60 }, own)).toBe(0)
+  test('leaves a gap where it filled what holds it, and the window shows it', () => {
+    expect(gapOf(motion, own, own, scene)).toBeGreaterThan(100)
+    expect(gapOf(motion, own, { ...own, top: own.top - 300 }, scene)).toBe(0)
+    expect(gapOf(motion, { ...own, top: own.top - 300, height: own.height + 600 }, own, scene)).toBe(0)
+    // At the top of the page the gap is scrolled away as fast as it opens.
+    const first = { ...own, top: 0, height: 600 }
+    expect(gapOf({ ...motion, rests: 'opening' }, first, first, scene)).toBe(0)
   })
 })
 

@@ -2,7 +2,6 @@ import { z } from 'zod'
 
 /** Sides that a block may be covered from, as of a blind that is drawn over it. */
 export const CLIP_SIDES = ['top', 'right', 'bottom', 'left'] as const
-export type ClipSide = (typeof CLIP_SIDES)[number]
 
 /** A way of px, or of percent of the block's own width or height, as `translate` takes it. */
 const way = z.strictObject({ value: z.number().min(-5000).max(5000), unit: z.enum(['px', '%']) })

@@ -49,7 +49,6 @@ export function mixPoses(a: Posed, b: Posed, share: number): Posed {
 
 /** Properties that add up where several motions set them; of the rest the last one holds. */
 const ADDING = ['across', 'down', 'scale', 'turn', 'blur'] as const satisfies readonly PosePart[]
-export const SETTING = ['opacity', 'clip'] as const satisfies readonly PosePart[]
 export const isAdding = (part: PosePart): boolean => (ADDING as readonly PosePart[]).includes(part)
 
 /**

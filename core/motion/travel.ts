@@ -27,10 +27,24 @@ export function coveredBy(own: Box, travel: Travel, other: Box): number {
   return Math.max(0, Math.max(over(own.top + travel.least), over(own.top + travel.most)) - over(own.top))
 }
 
-/** px of what holds a block that it filled at rest and leaves free while it travels; nought where it did not fill it. */
-export function gapOf(own: Box, travel: Travel, holder: Box): number {
-  const above = holder.top - own.top
-  const below = own.top + own.height - (holder.top + holder.height)
-  if (above < -0.5 || below < -0.5) return 0
-  return Math.max(0, travel.most - above, -travel.least - below)
+/** Scroll positions at which it is looked whether a gap can be seen. */
+const LOOKS = 60
+
+/**
+ * px of what holds a block that it filled at rest and leaves free, where the window shows it; nought where it did not
+ * fill it.
+ */
+export function gapOf(motion: MotionOf<'parallax'>, own: Box, holder: Box, scene: Scene): number {
+  const [top, bottom] = [holder.top, holder.top + holder.height]
+  if (own.top > top + 0.5 || own.top + own.height < bottom - 0.5) return 0
+  const span = spanOf(motion, own, scene)!
+  const { from, to } = inSight(own, scene)
+  let most = 0
+  for (let i = 0; i <= LOOKS; i++) {
+    const scroll = from + ((to - from) * i) / LOOKS
+    const moved = own.top + parallaxAt(motion, span, scroll)
+    const seen = (a: number, b: number) => Math.min(b, scroll + scene.window) - Math.max(a, scroll)
+    most = Math.max(most, seen(top, Math.min(bottom, moved)), seen(Math.max(top, moved + own.height), bottom))
+  }
+  return Math.max(0, most)
 }

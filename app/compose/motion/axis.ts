@@ -1,4 +1,4 @@
-import type { SectionBox } from './moving'
+import type { SectionBox } from '../../live/moving'
 
 /** px of a view on the screen at which a px of its page stands; sections are apart by what aligns the rows. */
 export function screenOf(sections: readonly Pick<SectionBox, 'box' | 'shift'>[], scale: number, px: number): number {

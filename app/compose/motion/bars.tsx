@@ -12,7 +12,7 @@ import { useSession, useSessionStore } from '../../session/context'
 import { blockName, makeId, select } from '../../session/store'
 import { followPointer } from '../follow-pointer'
 import { pageOfScreen } from './axis'
-import type { Moving } from './moving'
+import type { Moving } from '../../live/moving'
 import { setMotions } from './set-motion'
 
 /** Width of a bar and of its lane, px. */
@@ -105,7 +105,7 @@ function BarOf({ item, scene, view, moving, left }: BarProps) {
       <button
         type="button"
         data-bar={`${block.id} ${index}`}
-        aria-label={`${label} of ${name}, ${spanInWords(motion, span)}`}
+        aria-label={`${label} · ${name.toLowerCase()}, ${spanInWords(motion, span)}`}
         aria-pressed={chosen}
         title={`${label} of ${name}, ${spanInWords(motion, span)}`}
         className={`flex h-full w-full items-start overflow-clip ${chosen ? 'bg-yarrow text-ink' : 'bg-ink text-on-ink'}`}

@@ -3,7 +3,7 @@ import type { MotionOf } from '#core/motion/motion'
 import type { Box } from '#core/motion/scene'
 import { coveredBy, gapOf, travelOf } from '#core/motion/travel'
 import type { StageView } from '../../live/frames'
-import type { Moving } from './moving'
+import type { Moving } from '../../live/moving'
 
 type Said = { well: boolean; sentence: string }
 
@@ -27,7 +27,7 @@ export function parallaxFindings(
     return { left, top: top - shift, width, height }
   }
   const backdrop = view.frame.document.defaultView!.getComputedStyle(element).position === 'absolute'
-  const gap = gapOf(own.box, travel, boxOf(parent))
+  const gap = gapOf(motion, own.box, boxOf(parent), moving.scene)
   if (gap > 1)
     said.push({ well: false, sentence: `it leaves ${px(gap)} px of what holds it free. Zoom the picture, or let it move less.` })
   if (!backdrop) {

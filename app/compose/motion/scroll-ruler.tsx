@@ -11,7 +11,7 @@ import { followPointer } from '../follow-pointer'
 import { pageOfScreen, sameIn, screenOf } from './axis'
 import { Bars } from './bars'
 import { leadView } from './lead'
-import { movingIn, showAt } from './moving'
+import { movingIn, showAt } from '../../live/moving'
 import { WindowLines } from './window-lines'
 
 /** Speeds at which the page is scrolled, px per second. */

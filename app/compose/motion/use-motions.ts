@@ -9,7 +9,7 @@ import { openViews } from '../../session/desk'
 import { useSession, useSessionStore } from '../../session/context'
 import { pageOf } from '../../session/store'
 import { useShownSite } from '../../session/tried'
-import { type Moving, movingIn } from './moving'
+import { type Moving, movingIn } from '../../live/moving'
 import { setMotions } from './set-motion'
 
 /** The motions of a block in the range that is edited, the one that is chosen, and what changes them. */

@@ -7,7 +7,7 @@ import { useSession, useSessionStore } from '../../session/context'
 import { pageOf, selected } from '../../session/store'
 import { useShownSite } from '../../session/tried'
 import { sameIn, screenOf } from './axis'
-import { movingIn, type Moving } from './moving'
+import { movingIn, type Moving } from '../../live/moving'
 
 /** The lines of the window that a motion asks about. */
 function linesOf(motion: Motion | undefined): Line[] {

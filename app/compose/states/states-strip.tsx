@@ -139,7 +139,7 @@ function Drawing({ place, site, page, state, css, html }: DrawingProps) {
       color: around.color,
       font: around.font,
       background: groundOf(block, window),
-      width: `${width}px`,
+      padding: `${PAD}px`,
     })
     Object.assign(copy.style, { width: `${width}px`, margin: '0', position: 'relative', inset: 'auto' })
     dress(copy, place, site, page, state)

@@ -1,7 +1,7 @@
 import type { Block } from '#core/blocks/index'
 import type { Breakpoint } from '#core/grid/breakpoint'
 import { valueAt } from '#core/style/cascade'
-import type { StageView } from '../live/frames'
+import type { StageView } from './frames'
 import { stickyWay } from './sticky-way'
 
 const figure = (value: string) => Number.parseFloat(value) || 0
@@ -10,7 +10,7 @@ const figure = (value: string) => Number.parseFloat(value) || 0
 export type Sticky = { element: HTMLElement; top: number; distance: number; way: number }
 
 export function measureSticky(
-  view: StageView,
+  view: Pick<StageView, 'frame'>,
   block: Block,
   breakpoints: readonly Breakpoint[],
   range: number,

@@ -9,9 +9,9 @@ import { type At, stateAt, stickyAt } from '#core/motion/state'
 import { restyledPage } from '#core/site/directions'
 import type { Page, Site } from '#core/site/schema'
 import { valuesByRange } from '#core/style/cascade'
-import type { Frame } from '../../live/frame'
-import type { StageView } from '../../live/frames'
-import { measureSticky, type Sticky } from '../measure-sticky'
+import type { Frame } from './frame'
+import type { StageView } from './frames'
+import { measureSticky, type Sticky } from './measure-sticky'
 
 /** A section of a view: its box, px of the page, and the space above it that only aligns the rows. */
 export type SectionBox = { id: string; box: Box; shift: number }
@@ -37,7 +37,7 @@ export type Moving = {
   sticky: readonly (Sticky & { shift: number })[]
 }
 
-function sectionsOf(view: StageView): SectionBox[] {
+function sectionsOf(view: Pick<StageView, 'frame' | 'gaps'>): SectionBox[] {
   let shift = 0
   return [...view.frame.document.querySelectorAll<HTMLElement>('.band')].map((band) => {
     const { left, top, width, height } = band.getBoundingClientRect()
@@ -58,8 +58,8 @@ function inTurn(motion: Motion, index: number, holder: string): Motion {
 
 const isStaggered = (motion: Motion) => (motion.kind === 'reveal' || motion.kind === 'opening') && motion.apart !== undefined
 
-/** Measures a view that stands at rest. */
-function measure(site: Site, asked: Page, view: StageView): Moving {
+/** Measures a view that stands at rest. @param height of its window, px; the usual one of its width if nothing is said */
+export function measureMoving(site: Site, asked: Page, view: Pick<StageView, 'frame' | 'gaps' | 'width'>, height?: number): Moving {
   const page = restyledPage(site, asked)
   const { breakpoints } = site
   const range = rangeAt(breakpoints, view.width)
@@ -69,7 +69,7 @@ function measure(site: Site, asked: Page, view: StageView): Moving {
   const holders = new Map<string, Box>()
   const last = sections.at(-1)?.box
   const scene: Scene = {
-    window: viewportHeightFor(view.width),
+    window: height ?? viewportHeightFor(view.width),
     page: last ? last.top + last.height : 0,
     section: (id) => boxes.get(id) ?? holders.get(id),
   }
@@ -163,7 +163,7 @@ export function movingIn(view: StageView, site: Site, page: Page, layout: number
   const before = known.get(view.frame)
   if (before?.site === site && before.page === page && before.layout === layout) return before.moving
   if (before) putAtRest(before.moving)
-  const moving = measure(site, page, view)
+  const moving = measureMoving(site, page, view)
   const at = before?.at ?? null
   if (at) putAt(moving, at)
   known.set(view.frame, { site, page, layout, moving, at })
