@@ -21,6 +21,7 @@ try {
     'saving',
     'export',
     'pictures',
+    'motion',
     'large',
   ]
   const asked = process.argv.slice(2)

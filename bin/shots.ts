@@ -98,20 +98,10 @@ const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
     },
   ],
   [
-    'compose-exception',
+    'why',
     async (page) => {
       await page.keyboard.press('Escape')
       await page.locator('[data-arrangement]').first().waitFor({ state: 'detached' })
-      await press(page, 1280, '#what-you-see img')
-      await page.getByTitle('Edit widths below 640 alone').click()
-      await page.keyboard.press('d')
-    },
-  ],
-  [
-    'why',
-    async (page) => {
-      await page.keyboard.press('d')
-      await page.getByRole('button', { name: /All widths/ }).click()
       await press(page, 1280, '#reasons > div:nth-of-type(2) > h3')
       await page.getByRole('combobox', { name: 'In its place, down' }).click()
       await page.getByRole('option', { name: 'End' }).click()
@@ -130,19 +120,10 @@ const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
     },
   ],
   [
-    'crop',
+    'fills',
     async (page) => {
       await page.keyboard.press('Escape')
       await page.getByRole('dialog').waitFor({ state: 'detached' })
-      await press(page, 1280, '#what-you-see img')
-      await page.keyboard.press('c')
-      await page.locator('[data-view="1280"] [data-crop] img').waitFor()
-    },
-  ],
-  [
-    'fills',
-    async (page) => {
-      await page.keyboard.press('c')
       const tray = page.getByRole('region', { name: 'Tray' })
       await page
         .getByRole('complementary', { name: 'Running order' })
@@ -191,10 +172,44 @@ const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
     },
   ],
   [
-    'style',
+    'motion',
     async (page) => {
       await page.keyboard.press('d')
       await page.keyboard.press('f')
+      await page.keyboard.press('j')
+      await press(page, 1280, 'h1')
+      const tray = page.getByRole('region', { name: 'Tray' })
+      await tray.getByRole('combobox', { name: 'Add a motion' }).click()
+      await page.getByRole('option', { name: 'Scrub' }).click()
+      await tray.getByRole('combobox', { name: 'Grows and turns about' }).click()
+      await page.getByRole('option', { name: 'its left' }).click()
+      const playhead = page.getByRole('slider', { name: 'Playhead' })
+      await playhead.focus()
+      for (const key of ['Shift+ArrowDown', 'Shift+ArrowDown', 'ArrowDown', 'ArrowDown']) await page.keyboard.press(key)
+      await playhead.blur()
+      await page.locator('[data-stage]').evaluate((stage) => stage.scrollTo({ top: 0 }))
+      await page.locator('[data-playhead-line="375"]').waitFor({ state: 'attached' })
+    },
+  ],
+  [
+    'states',
+    async (page) => {
+      await page.getByRole('button', { name: /^Undo/ }).click()
+      await page.getByRole('button', { name: /^Undo/ }).click()
+      await page.keyboard.press('j')
+      await press(page, 1280, 'section a[class*="button"]')
+      const tray = page.getByRole('region', { name: 'Tray' })
+      await tray.getByRole('tab', { name: 'States' }).click()
+      await tray.getByRole('button', { name: 'Hover', exact: true }).click()
+      await tray.getByRole('textbox', { name: 'Lift' }).fill('4')
+      await page.keyboard.press('Enter')
+      await page.locator('[data-states] button').nth(3).waitFor()
+    },
+  ],
+  [
+    'style',
+    async (page) => {
+      await page.getByRole('button', { name: /^Undo/ }).click()
       await step(page, 'Style')
       await page.frameLocator('section [data-live] iframe').first().locator('h1').waitFor()
       await page.locator('[data-role=link]').click()
@@ -235,6 +250,7 @@ const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
       await page.getByRole('link', { name: 'Play page' }).click()
       await page.getByRole('group', { name: 'Widths of the views' }).getByRole('button', { name: '768' }).click()
       await page.frameLocator('iframe').locator('h1').waitFor()
+      await page.locator('[data-played-lines]').waitFor()
     },
   ],
   [

@@ -112,20 +112,28 @@ export function measureMoving(site: Site, asked: Page, view: Pick<StageView, 'fr
 
 const PROPERTIES = ['translate', 'scale', 'rotate', 'opacity', 'filter', 'clip-path', 'transform-origin'] as const
 
+type Wanted = Partial<Record<(typeof PROPERTIES)[number], string>>
+
+/** What was set on an element last: asking its style costs as much as setting it. */
+const set = new WeakMap<HTMLElement, Wanted>()
+
 function clear(element: HTMLElement): void {
+  set.delete(element)
   for (const name of PROPERTIES) element.style.removeProperty(name)
 }
 
 const short = (value: number) => String(Number(value.toFixed(3)))
 
 /** Sets what is not as at rest, and takes the rest away. */
-function put(element: HTMLElement, wanted: Partial<Record<(typeof PROPERTIES)[number], string>>): void {
+function put(element: HTMLElement, wanted: Wanted): void {
+  const before = set.get(element) ?? {}
   for (const name of PROPERTIES) {
     const value = wanted[name]
-    if (value === undefined) {
-      if (element.style.getPropertyValue(name) !== '') element.style.removeProperty(name)
-    } else if (element.style.getPropertyValue(name) !== value) element.style.setProperty(name, value)
+    if (before[name] === value) continue
+    if (value === undefined) element.style.removeProperty(name)
+    else element.style.setProperty(name, value)
   }
+  set.set(element, wanted)
 }
 
 /** Shows a view as its page is at a scroll position, by styles of the blocks that move and no script in the frame. */

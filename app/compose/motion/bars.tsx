@@ -1,5 +1,5 @@
 import type { KeyboardEvent, PointerEvent } from 'react'
-import { useRef } from 'react'
+import { memo, useRef } from 'react'
 import type { Block } from '#core/blocks/index'
 import { type BarEnd, hasBarEnds, snapped, snapsOf, withBarEnd } from '#core/motion/bar-ends'
 import { lanesOf } from '#core/motion/lanes'
@@ -11,7 +11,7 @@ import type { StageView } from '../../live/frames'
 import { useSession, useSessionStore } from '../../session/context'
 import { blockName, makeId, select } from '../../session/store'
 import { followPointer } from '../follow-pointer'
-import { pageOfScreen } from './axis'
+import { pageOfScreen, screenOf } from './axis'
 import type { Moving } from '../../live/moving'
 import { setMotions } from './set-motion'
 
@@ -34,11 +34,12 @@ type Item = {
   bottom: number
 }
 
-type BarsProps = { moving: Moving; view: StageView; y: (px: number) => number; left: number; width: number }
+type BarsProps = { moving: Moving; view: StageView; scale: number; left: number; width: number }
 
 /** Motions as bars from the px at which they begin to the px at which they end; their ends are dragged. */
-export function Bars({ moving, view, y, left, width }: BarsProps) {
+export const Bars = memo(function Bars({ moving, view, scale, left, width }: BarsProps) {
   const { scene } = moving
+  const y = (px: number) => screenOf(moving.sections, scale, px)
   const end = furthest(scene)
   const items = moving.blocks.flatMap(({ block, box, motions }) =>
     motions.flatMap((motion, index): Item[] => {
@@ -76,7 +77,7 @@ export function Bars({ moving, view, y, left, width }: BarsProps) {
       ))}
     </>
   )
-}
+})
 
 type BarProps = { item: Item; scene: Scene; view: StageView; moving: Moving; left: number }
 

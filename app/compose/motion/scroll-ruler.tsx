@@ -1,5 +1,5 @@
 import { Pause, Play, RotateCcw } from 'lucide-react'
-import { type KeyboardEvent, type PointerEvent, type RefObject, useEffect, useLayoutEffect, useRef, useState } from 'react'
+import { type KeyboardEvent, type PointerEvent, memo, type RefObject, useEffect, useLayoutEffect, useRef, useState } from 'react'
 import { furthest } from '#core/motion/scene'
 import { useFrames } from '../../live/frames'
 import { useSession, useSessionStore } from '../../session/context'
@@ -11,7 +11,7 @@ import { followPointer } from '../follow-pointer'
 import { pageOfScreen, sameIn, screenOf } from './axis'
 import { Bars } from './bars'
 import { leadView } from './lead'
-import { movingIn, showAt } from '../../live/moving'
+import { type Moving, movingIn, showAt } from '../../live/moving'
 import { WindowLines } from './window-lines'
 
 /** Speeds at which the page is scrolled, px per second. */
@@ -90,13 +90,8 @@ export function ScrollRuler({ stage, left, width, top, height }: ScrollRulerProp
         aria-label={`Scroll ruler of the view at ${lead.width}`}
         role="group"
       >
-        <Ticks
-          y={y}
-          scale={lead.scale}
-          page={moving.scene.page}
-          onPress={(at) => set(pageOfScreen(moving.sections, lead.scale, at))}
-        />
-        <Bars moving={moving} view={lead} y={y} left={AXIS} width={width - 8 - AXIS} />
+        <Ticks moving={moving} scale={lead.scale} />
+        <Bars moving={moving} view={lead} scale={lead.scale} left={AXIS} width={width - 8 - AXIS} />
         <PlayheadMark
           at={playhead}
           end={end}
@@ -161,10 +156,11 @@ function stepsAt(scale: number): { mark: number; figure: number } {
   return { mark, figure }
 }
 
-type TicksProps = { y: (px: number) => number; scale: number; page: number; onPress: (y: number) => void }
-
 /** The axis; a press on it sets the playhead. */
-function Ticks({ y, scale, page, onPress }: TicksProps) {
+const Ticks = memo(function Ticks({ moving, scale }: { moving: Moving; scale: number }) {
+  const store = useSessionStore()
+  const { page } = moving.scene
+  const y = (px: number) => screenOf(moving.sections, scale, px)
   const { mark, figure } = stepsAt(scale)
   const marks = Array.from({ length: Math.floor(page / mark) + 1 }, (_, i) => i * mark)
   const figures = Array.from({ length: Math.floor(page / figure) + 1 }, (_, i) => i * figure)
@@ -175,7 +171,10 @@ function Ticks({ y, scale, page, onPress }: TicksProps) {
       className="absolute inset-y-0 left-0 cursor-pointer"
       width={AXIS}
       height="100%"
-      onPointerDown={(event) => onPress(event.clientY - event.currentTarget.getBoundingClientRect().top)}
+      onPointerDown={(event) => {
+        const px = pageOfScreen(moving.sections, scale, event.clientY - event.currentTarget.getBoundingClientRect().top)
+        store.setState({ playhead: Math.min(furthest(moving.scene), Math.max(0, px)), running: null })
+      }}
     >
       <line x1={AXIS - 0.5} x2={AXIS - 0.5} y1={0} y2="100%" stroke="#44564B" />
       <path d={marks.map((px) => `M${px % figure === 0 ? AXIS - 10 : AXIS - 5} ${y(px)}H${AXIS}`).join('')} stroke="#44564B" />
@@ -186,7 +185,7 @@ function Ticks({ y, scale, page, onPress }: TicksProps) {
       ))}
     </svg>
   )
-}
+})
 
 type PlayheadProps = {
   at: number | null
