@@ -69,6 +69,9 @@ const CASES: Record<string, { motion: Motion[]; style?: StyleValues }> = {
   'reveal by its own edge': {
     motion: [{ kind: 'reveal', line: half, again: true, from: { opacity: 0, down: { value: 40, unit: 'px' } }, duration: 0.05 }],
   },
+  'reveal whose line cannot be passed': {
+    motion: [{ kind: 'reveal', line: { value: -1900, unit: 'px' }, again: true, from: { opacity: 0 }, duration: 0.05 }],
+  },
   'reveal by a section': {
     motion: [
       {
@@ -172,7 +175,7 @@ for (const window of [
       for (const engine of reveals ? ([undefined, 'plain'] as const) : [undefined]) {
         await load(page, site, engine)
         // Down in fifty steps, and in some of them back.
-        const steps = Array.from({ length: 50 }, (_, i) => Math.round((i / 49) * Math.min(height - window.height, 2400)))
+        const steps = Array.from({ length: 50 }, (_, i) => Math.round((i / 49) * (height - window.height)))
         for (const scroll of [...steps, ...steps.filter((_, i) => i % 10 === 5).reverse()]) {
           const seen = await seenAt(page, scroll)
           const now = stateAt(one.motion, box, scene, { scroll })

@@ -105,6 +105,12 @@ describe('a reveal', () => {
     expect(at([reveal], 600)).toEqual(AT_REST)
   })
 
+  test('shows what is hidden at the end of the page, where its line cannot be passed', () => {
+    const never = { ...scene, section: () => ({ ...plan, top: 4900 }) }
+    const seen = (scroll: number) => stateAt([{ ...reveal, line: { value: 0, unit: '%' } }], own, never, { scroll }).opacity
+    expect([4000, 4197, 4198, 4200].map(seen)).toEqual([0, 0, 1, 1])
+  })
+
   test('takes its time while the page is scrolled', () => {
     expect(at([reveal], 800, 400)).toMatchObject({ opacity: expect.closeTo(0.5, 3) as number })
     expect(at([{ ...reveal, delay: 0.25 }], 800, 400).opacity).toBeCloseTo(0.25, 3)

@@ -2,7 +2,7 @@ import { ease } from './easing'
 import type { Motion, MotionOf } from './motion'
 import { MOST_MOTIONS } from './motion'
 import { AT_REST, mixPoses, overPose, partsOf, type Posed, posed, type PosePart } from './pose'
-import { type Box, type Scene, type Span, spanOf } from './scene'
+import { type Box, furthest, type Scene, type Span, spanOf } from './scene'
 
 /** A scroll position, px; and for what plays by itself, how fast the page is scrolled there, px per second. */
 export type At = {
@@ -57,6 +57,9 @@ function only(pose: Posed, parts: ReadonlySet<PosePart>): Partial<Posed> {
   }
 }
 
+/** px before the end of the page from which on nothing is hidden. */
+const LAST = 2
+
 /** How far a motion that plays by itself has come: 0 or 1 where the page stands still. */
 function playedAt(motion: MotionOf<'reveal' | 'opening'>, span: Span, { scroll, speed }: At): number {
   // Within a hundredth of a px, since boxes are measured with that.
@@ -85,8 +88,10 @@ export function poseOf(
       return { pose: scrubAt(motion, span, own, at.scroll), parts: partsOf(motion.states.map((one) => one.pose)) }
     case 'reveal':
     case 'opening': {
-      // Blocks inside that come one after the other have the pose instead.
-      const pose = mixPoses(posed(motion.from, own), AT_REST, playedAt(motion, span, at))
+      const mixed = mixPoses(posed(motion.from, own), AT_REST, playedAt(motion, span, at))
+      // Nothing stays hidden at the end of the page, whose line it may not be able to pass.
+      const atLast = motion.kind === 'reveal' && at.scroll >= furthest(scene) - LAST
+      const pose = atLast ? { ...mixed, opacity: 1, clip: AT_REST.clip } : mixed
       return { pose, parts: partsOf([motion.from]) }
     }
   }

@@ -47,7 +47,7 @@ export function whyStill(motion: Motion, span: Span | undefined, resting: Restin
   if (!span || motion.kind === 'parallax' || motion.kind === 'opening') return undefined
   const end = furthest(scene)
   if (span.from > end)
-    return `It begins at ${px(span.from)}, and the page can be scrolled to ${px(end)}: it never moves. Move its line further down the window.`
+    return `It begins at ${px(span.from)}, and the page can be scrolled to ${px(end)}: it ${motion.kind === 'reveal' ? 'is shown at the end of the page alone' : 'never moves'}. Move its line further down the window.`
   if (span.to <= 0 && motion.kind === 'scrub')
     return `It has ended before the page is scrolled, at ${px(span.to)}. Set it to end later.`
   if (motion.kind === 'scrub' && span.to > end + 0.5) {

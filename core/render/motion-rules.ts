@@ -26,7 +26,12 @@ type Animation = {
   adds: boolean
   /** What starts it, where it plays by itself once a line is passed. */
   reveal?: MotionOf<'reveal'>
+  /** True for what shows a block at the end of the page, whose line may never be passed. */
+  atLast?: true
 }
+
+/** The trigger of the end of the page: nothing stays hidden there. */
+export const PAGE_END = '--page-end'
 
 const short = (value: number) => String(Number(value.toFixed(3)))
 const seconds = (value: number) => `${short(value)}s`
@@ -73,7 +78,7 @@ function split(
 }
 
 /** CSS animations of one motion; none where it rests. */
-function animationsOf(motion: Motion, name: string, several: boolean, timelineOf: TimelineOf): Animation[] {
+function animationsOf(motion: Motion, name: string, several: boolean, timelineOf: TimelineOf, opacity = 1): Animation[] {
   switch (motion.kind) {
     case 'parallax': {
       const opening = motion.rests === 'opening'
@@ -119,7 +124,8 @@ function animationsOf(motion: Motion, name: string, several: boolean, timelineOf
         ...(motion.delay ? [seconds(motion.delay)] : []),
         'both',
       ]
-      return split(name, partsOf([motion.from]), several).map(({ name: each, parts, adds }) => ({
+      const hides = new Set([...partsOf([motion.from])].filter((part) => !isAdding(part)))
+      const plays = split(name, partsOf([motion.from]), several).map(({ name: each, parts, adds }): Animation => ({
         name: each,
         // A clip cannot go over into none, so where it ends is said.
         frames: [frame('from', motion.from, parts), ...(parts.has('clip') ? [frame('to', {}, new Set(['clip']))] : [])],
@@ -127,6 +133,12 @@ function animationsOf(motion: Motion, name: string, several: boolean, timelineOf
         adds,
         ...(motion.kind === 'reveal' ? { reveal: motion } : {}),
       }))
+      if (motion.kind !== 'reveal' || hides.size === 0) return plays
+      const shown = frame('to', { opacity }, hides)
+      return [
+        ...plays,
+        { name: `${name}-at-last`, frames: [shown], timing: timing.join(' '), adds: false, reveal: motion, atLast: true },
+      ]
     }
   }
 }
@@ -151,7 +163,11 @@ function declared(animations: readonly Animation[], trigger: string, way: 'trigg
   add('animation-range', 'normal', (one) => one.range)
   add('animation-composition', 'replace', (one) => (one.adds ? 'add' : undefined))
   if (way === 'triggered')
-    add('animation-trigger', 'none', ({ reveal }) => reveal && `${trigger} play-forwards${reveal.again ? ' play-backwards' : ''}`)
+    add('animation-trigger', 'none', ({ reveal, atLast }) =>
+      atLast
+        ? `${PAGE_END} play-forwards play-backwards`
+        : reveal && `${trigger} play-forwards${reveal.again ? ' play-backwards' : ''}`,
+    )
   return out
 }
 
@@ -178,6 +194,7 @@ function rulesAt(
       `${name}-${motion.kind}${active.slice(0, i).some((one) => one.kind === motion.kind) ? i + 1 : ''}`,
       several,
       timelineOf,
+      values.opacity,
     ),
   }))
   const own = all.filter(({ motion }) => !isStaggered(motion)).flatMap((one) => one.animations)
@@ -185,7 +202,7 @@ function rulesAt(
   const trigger = `--${className}-passed`
   const add = (moving: Moving, selector: string, declarations: Declaration[]) =>
     void rules.push({ selector, below, declarations, moving })
-  const reveals = all.flatMap(({ animations }) => animations.filter((one) => one.reveal))
+  const reveals = all.flatMap(({ animations }) => animations.filter((one) => one.reveal && !one.atLast))
   /** What is set on a selector: all that an engine knows, in the order of the motions. */
   const set = (selector: string, animations: readonly Animation[], more: readonly Declaration[] = []) => {
     const plays = animations.filter((one) => !one.timeline && !one.reveal)
@@ -205,13 +222,21 @@ function rulesAt(
     add('triggered', selector, [...declared(animations, trigger, 'triggered'), ...more])
     add('waiting', `.${MOVES} ${selector}`, [
       ...declared(
-        animations.filter((one) => !one.timeline),
+        animations.filter((one) => !one.timeline && !one.atLast),
         trigger,
         'waiting',
       ),
       ...more,
     ])
-    if (scrolls) add('waiting-scrolling', `.${MOVES} ${selector}`, [...declared(animations, trigger, 'waiting'), ...more])
+    if (scrolls)
+      add('waiting-scrolling', `.${MOVES} ${selector}`, [
+        ...declared(
+          animations.filter((one) => !one.atLast),
+          trigger,
+          'waiting',
+        ),
+        ...more,
+      ])
   }
   const origin = originOf(active)
   if (own.length > 0) set(`.${className}`, own, origin ? [['transform-origin', origin]] : [])

@@ -38,7 +38,9 @@ function follow(block) {
   const place = () => {
     const line = getComputedStyle(block).getPropertyValue('--line').trim()
     const px = line.endsWith('vh') ? (parseFloat(line) / 100) * innerHeight : parseFloat(line)
-    mark.style.top = topOf(subject) + 'px'
+    // What cannot pass its line passes it at the end of the page.
+    const { scrollHeight } = document.documentElement
+    mark.style.top = Math.min(topOf(subject), scrollHeight - innerHeight + px - 2) + 'px'
     watch?.disconnect()
     watch = new IntersectionObserver((entries) => play(entries.at(-1).isIntersecting), {
       rootMargin: '9999999px 0px ' + (px - innerHeight) + 'px',

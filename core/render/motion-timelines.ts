@@ -2,6 +2,7 @@ import { motionsIn } from '#core/motion/motion'
 import { sectionsFollowed } from '#core/motion/followed'
 import type { Site } from '#core/site/schema'
 import { walkPage } from '#core/site/tree'
+import { PAGE_END } from './motion-rules'
 import { sectionClasses } from './names'
 import type { Rule } from './rules'
 
@@ -17,13 +18,33 @@ function followed(site: Site): string[] {
   return ids
 }
 
+/** True if something on a page is revealed. */
+const reveals = (site: Site): boolean =>
+  site.pages.some((page) =>
+    [...walkPage(page)].some(({ style }) =>
+      [style.base, ...Object.values(style.below ?? {})].some((values) =>
+        motionsIn(values?.motion).some((one) => one.kind === 'reveal'),
+      ),
+    ),
+  )
+
+/** The last two px of the scroll, where all is shown that waits for a line which it cannot pass. */
+const LAST: Rule = {
+  selector: 'body',
+  below: null,
+  moving: 'triggered',
+  declarations: [['timeline-trigger', `${PAGE_END} scroll(root) calc(100% - 2px) 100%`]],
+}
+
 /** Sections that others follow give their timelines, which hold for the whole page (Scroll-driven Animations 1, 4.3). */
 export function timelineRules(site: Site): Rule[] {
   const ids = followed(site)
-  if (ids.length === 0) return []
+  const last = reveals(site) ? [LAST] : []
+  if (ids.length === 0) return last
   const classes = sectionClasses(site)
   const names = ids.map((id) => classes.get(id)!)
   return [
+    ...last,
     {
       selector: 'body',
       below: null,
