@@ -2,7 +2,7 @@ import { motionsIn } from '#core/motion/motion'
 import { sectionsFollowed } from '#core/motion/followed'
 import type { Site } from '#core/site/schema'
 import { walkPage } from '#core/site/tree'
-import { PAGE_END } from './motion-rules'
+import { PAGE_END } from './motion-animations'
 import { sectionClasses } from './names'
 import type { Rule } from './rules'
 

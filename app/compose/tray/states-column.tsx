@@ -1,17 +1,14 @@
-import { useState } from 'react'
-import type { Link } from '#core/values/link'
 import { statesFor } from '#core/blocks/block-states'
-import type { Block, BlockOf } from '#core/blocks/index'
-import { isState, statesOfStyle, type StyleValues } from '#core/style/registry'
+import { isState, statesOfStyle } from '#core/style/registry'
 import { type BlockState, STATE_NAMES } from '#core/style/states'
-import { hrefSchema } from '#core/values/href'
 import { Choice } from '../../ui/choice'
 import { NumberField } from '../../ui/number-field'
 import { useSessionStore, useSession } from '../../session/context'
-import { blockName, edit } from '../../session/store'
+import { edit } from '../../session/store'
 import { StatesStrip } from '../states/states-strip'
-import { CurveRow } from './curve-row'
+import { ChangeOfState } from './change-of-state'
 import { MIXED } from './fields'
+import { LinkRows } from './link-rows'
 import { useField } from '../../fields/use-field'
 import { ColumnHead, Finding, Row } from '../../fields/row'
 import type { StyleAccess } from '../../fields/use-style'
@@ -158,119 +155,4 @@ const WHEN: Record<BlockState, string> = {
   pressed: 'While it is pressed.',
   current: 'A link to the page that it stands on.',
   disabled: 'Where it cannot be used.',
-}
-
-/** How long a change of state takes, and what is shown where nothing can be hovered. */
-function ChangeOfState({ block }: { block: Block }) {
-  const store = useSessionStore()
-  const set = (values: Pick<StyleValues, 'transition'> | { transition?: null; touch?: 'hover' | null }, gesture?: string) =>
-    edit(store, { kind: 'style', block: block.id, scope: 'base', values }, gesture)
-  const { transition, touch, opacity } = block.style.base ?? {}
-  const now = { duration: 0.15, ...transition }
-  const ms = (name: 'duration' | 'delay', title: string) => (
-    <NumberField
-      className="flex-1"
-      label={title}
-      unit="ms"
-      placeholder="0"
-      value={now[name] === undefined ? null : Math.round(now[name] * 1000)}
-      least={0}
-      most={10_000}
-      step={50}
-      onChange={(value) => set({ transition: { ...now, [name]: value / 1000 } })}
-    />
-  )
-  const hoverOnly = opacity === 0 && [block.style.hover, block.style.around].some((values) => (values?.opacity ?? 0) > 0)
-  return (
-    <div data-sets="transition touch" className="mt-1 border-t border-line pt-1">
-      <Row label="Takes">{ms('duration', 'How long the change takes')}</Row>
-      <Row label="Waits">{ms('delay', 'How long the change waits')}</Row>
-      <CurveRow
-        label="the change"
-        easing={now.easing ?? 'ease'}
-        onChange={(easing, gesture) => set({ transition: { ...now, easing } }, gesture)}
-      />
-      {hoverOnly && touch === undefined && (
-        <Finding well={false}>
-          Only hover shows it, and fingers cannot hover.{' '}
-          <button type="button" className="min-h-6 underline" onClick={() => set({ touch: 'hover' })}>
-            Show it where nothing is hovered
-          </button>
-        </Finding>
-      )}
-      {touch && (
-        <Finding well>
-          Where nothing is hovered it is shown as on hover.{' '}
-          <button type="button" className="min-h-6 underline" onClick={() => set({ touch: null })}>
-            As at rest instead
-          </button>
-        </Finding>
-      )}
-    </div>
-  )
-}
-
-const ADDRESS = 'address'
-const NOWHERE = 'nowhere'
-
-function valueOf(link: Link | undefined): string {
-  if (!link) return NOWHERE
-  return 'href' in link ? ADDRESS : link.section === undefined ? link.page : `${link.page}#${link.section}`
-}
-
-function LinkRows({ block }: { block: BlockOf<'button' | 'link' | 'picture'> }) {
-  const store = useSessionStore()
-  const pages = useSession((state) => state.session.site.pages)
-  const [problem, setProblem] = useState('')
-  const value = valueOf(block.link)
-  const set = (link: Link | null) => edit(store, { kind: 'field', block: block.id, field: 'link', value: link })
-  const options = [
-    { value: NOWHERE, label: 'Nowhere' },
-    { value: ADDRESS, label: 'An address' },
-    ...pages.flatMap((page) => [
-      { value: page.id, label: page.name, note: `/${page.address}` },
-      ...page.sections.map((section) => ({
-        value: `${page.id}#${section.id}`,
-        label: `${page.name}: ${blockName(section)}`,
-      })),
-    ]),
-  ]
-  const choose = (next: string) => {
-    if (next === NOWHERE) set(null)
-    else if (next === ADDRESS) set({ href: 'https://' })
-    else {
-      const [page, section] = next.split('#')
-      set(section === undefined ? { page: page! } : { page: page!, section })
-    }
-  }
-  const take = (href: string) => {
-    const parsed = hrefSchema.safeParse(href)
-    setProblem(parsed.success ? '' : parsed.error.issues[0]!.message)
-    if (parsed.success) set({ href })
-  }
-  const gone = block.link && 'page' in block.link && !options.some((one) => one.value === value)
-  return (
-    <>
-      <Row label="Leads to">
-        <Choice className="flex-1" label="Leads to" value={value} options={options} onChange={choose} />
-      </Row>
-      {block.link && 'href' in block.link && (
-        <Row label="Address">
-          <input
-            key={block.link.href}
-            aria-label="Address"
-            className="figure h-[26px] min-w-0 flex-1 rounded-2 border border-line-strong bg-field px-2"
-            defaultValue={block.link.href}
-            onBlur={(event) => take(event.target.value)}
-            onKeyDown={(event) => event.key === 'Enter' && take(event.currentTarget.value)}
-          />
-        </Row>
-      )}
-      {problem !== '' && <Finding well={false}>{problem}</Finding>}
-      {gone && <Finding well={false}>It leads to a page or section that was deleted. Choose another.</Finding>}
-      {!block.link && block.kind !== 'picture' && (
-        <Finding well={false}>It leads nowhere. Choose a page, a section or an address.</Finding>
-      )}
-    </>
-  )
 }
