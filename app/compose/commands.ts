@@ -158,6 +158,7 @@ export const COMMANDS: Command[] = [
   },
   { name: 'Paste in place', key: 'Ctrl Alt V', run: pasteInPlace, possible: hasCopied },
   { name: 'Paste the style alone', key: 'Alt S', run: (store) => pasteOnly(store, 'style'), possible: hasCopied },
+  { name: 'Paste the motion alone', key: 'Alt J', run: (store) => pasteOnly(store, 'motion'), possible: hasCopied },
   { name: 'Paste the words alone', key: 'Alt W', run: (store) => pasteOnly(store, 'words'), possible: hasCopied },
   { name: 'Pick up the style, to put it on what is pressed', key: 'Y', run: pickUp, possible: hasSelection },
   { name: 'Take the group away', key: 'Ctrl Shift G', run: ungroupSelection, possible: hasGroup },

@@ -129,12 +129,14 @@ export function selectAlike(store: SessionStore, within: 'section' | 'page', lik
 }
 
 /** Gives the selection the style of what was copied, or its words. */
-export function pasteOnly(store: SessionStore, what: 'style' | 'words'): void {
+export function pasteOnly(store: SessionStore, what: 'style' | 'words' | 'motion'): void {
   const state = store.getState()
   const from = state.copied?.blocks[0]
   if (!from) return
   const onto = allSelected(state).map((one) => one.block)
-  editAll(store, `paste the ${what}`, what === 'style' ? styleEdits(state.session.site, from, onto) : wordEdits(from, onto))
+  const edits =
+    what === 'words' ? wordEdits(from, onto) : styleEdits(state.session.site, from, onto, what === 'motion' ? what : undefined)
+  editAll(store, `paste the ${what}`, edits)
 }
 
 /** Picks up the style of the selection, to be put on whatever is pressed next; or puts it down. */

@@ -296,4 +296,14 @@ describe('what is alike', () => {
     expect(words).toHaveLength(onto.filter((one) => one.kind === 'text').length)
     expect(words[0]).toMatchObject({ kind: 'words', words: (heading as BlockOf<'heading'>).words })
   })
+
+  test('motion alone leaves all else as it was', () => {
+    const site = demoSite()
+    const [from, onto] = [...walkPage(site.pages[0]!)].filter((one) => one.kind === 'heading')
+    const motion = [{ kind: 'parallax' as const, speed: 0.5 }]
+    const moved = made(site, [{ kind: 'style', block: from!.id, scope: 'base', values: { motion } }])
+    const source = findBlock(moved, from!.id)!.block
+    const next = made(moved, styleEdits(moved, source, [onto!], 'motion'))
+    expect(findBlock(next, onto!.id)!.block.style).toEqual({ ...onto!.style, base: { ...onto!.style.base, motion } })
+  })
 })

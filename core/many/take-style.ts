@@ -13,15 +13,16 @@ import { looksOf } from './chosen'
 const isTaken = (name: PropertyName): boolean => !propertyOf(name).placing && name !== 'width' && name !== 'height'
 
 /**
- * The edits that give blocks the style of another: its looks and all of its values at every range of widths and on
+ * The edits that give blocks the style of another: its looks and all of its values at every range of widths and
  * in every state, but for where it stands and how large it is. What a block cannot have is left out; what it has besides is
  * taken away.
+ * @param alone one property that alone is taken, if any
  */
-export function styleEdits(site: Site, from: Block, onto: readonly Block[]): Edit[] {
+export function styleEdits(site: Site, from: Block, onto: readonly Block[], alone?: PropertyName): Edit[] {
   const edits: Edit[] = []
   for (const block of onto) {
     if (block.id === from.id) continue
-    for (const [field, value] of Object.entries(looksOf(from))) {
+    for (const [field, value] of Object.entries(alone ? {} : looksOf(from))) {
       if (!(field in kindOf(block.kind).fields.shape) || (block as never)[field] === value) continue
       // A card is no kind of button: looks of another kind have names of their own.
       if (field !== 'type' && block.kind !== from.kind) continue
@@ -32,7 +33,7 @@ export function styleEdits(site: Site, from: Block, onto: readonly Block[]): Edi
       const names = new Set([...Object.keys(own), ...Object.keys(theirs)] as PropertyName[])
       const values = Object.fromEntries(
         [...names].flatMap((name) => {
-          if (!isTaken(name) || !appliesTo(name, block.kind)) return []
+          if ((alone ? name !== alone : !isTaken(name)) || !appliesTo(name, block.kind)) return []
           if (isState(scope) && !propertyOf(name).onHover) return []
           return [[name, theirs[name] ?? null]]
         }),
