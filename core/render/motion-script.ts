@@ -7,7 +7,7 @@ const ASKS = "!CSS.supports('animation-trigger: --a play') && "
  * Starts what is revealed where an engine cannot by itself. It reads no layout while the page is scrolled: a mark of one px
  * stands where each block begins, and an observer says when that passes its line. Nothing is hidden without it.
  */
-export const MOTION_SCRIPT = `const calm = matchMedia('(prefers-reduced-motion: reduce)')
+export const MOTION_SCRIPT = `const lessMotion = matchMedia('(prefers-reduced-motion: reduce)')
 
 /** Where a box begins on the page, px, whatever moves it. */
 function topOf(box) {
@@ -51,7 +51,7 @@ function follow(block) {
   addEventListener('resize', place)
 }
 
-if (${ASKS}!calm.matches) {
+if (${ASKS}!lessMotion.matches) {
   document.documentElement.classList.add('moves')
   addEventListener('DOMContentLoaded', () => document.querySelectorAll('[data-reveal]').forEach(follow))
 }
