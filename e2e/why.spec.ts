@@ -1,4 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
+import sharp from 'sharp'
 import { CASES, siteOfScene } from '#core/analysis/why/why.fixture'
 import { chooserOf } from '#core/edits/edits.fixture'
 import { settingsWithoutEffect } from '#core/analysis/why/without-effect'
@@ -20,10 +21,13 @@ const html = (site: Site): string => {
   return pages[0]!.html.replace(/<link rel="stylesheet"[^>]*>/, `<style>${css.replace(/@font-face\{[^}]*\}/g, '')}</style>`)
 }
 
-/** What a visitor sees of a page: its pixels, and the boxes of all elements, at two places of the scroll. */
-async function seen(page: Page, site: Site): Promise<string> {
+/** What a visitor sees of a page at one place of the scroll: the boxes of all elements, and its pixels. */
+type Seen = { boxes: string; picture: Buffer }
+
+/** What a visitor sees of a page at two places of the scroll. */
+async function seen(page: Page, site: Site): Promise<Seen[]> {
   await page.setContent(html(site))
-  const out: string[] = []
+  const out: Seen[] = []
   for (const top of [0, 300]) {
     await page.evaluate((y) => scrollTo(0, y), top)
     const boxes = await page.evaluate(() =>
@@ -32,9 +36,23 @@ async function seen(page: Page, site: Site): Promise<string> {
         return [left, y, width, height].map((value) => Math.round(value * 10) / 10).join()
       }),
     )
-    out.push(boxes.join(' '), (await page.screenshot()).toString('base64'))
+    out.push({ boxes: boxes.join(' '), picture: await page.screenshot() })
   }
-  return out.join('\n')
+  return out
+}
+
+/** Steps of 255 that nobody sees: a layer of its own, as a sticky block has, may round the edge of a letter otherwise. */
+const UNSEEN = 2
+
+/** True if two pages look alike: the same boxes, and the same pixels but for rounding. */
+async function looksAlike(one: readonly Seen[], other: readonly Seen[]): Promise<boolean> {
+  for (const [i, { boxes, picture }] of one.entries()) {
+    if (boxes !== other[i]!.boxes) return false
+    if (picture.equals(other[i]!.picture)) continue
+    const [a, b] = await Promise.all([picture, other[i]!.picture].map((each) => sharp(each).raw().toBuffer()))
+    if (a!.some((value, at) => Math.abs(value - b![at]!) > UNSEEN)) return false
+  }
+  return true
 }
 
 const without = (site: Site, id: string, property: string): Site =>
@@ -53,7 +71,7 @@ test('a setting is said to have no effect if and only if the browser shows the s
     const made = siteOfScene(scene)
     const id = of === 'group' ? made.group : made.block
     const says = settingsWithoutEffect(made.site, findBlock(made.site, id)!, 0).some((one) => one.property === property)
-    const same = (await seen(page, made.site)) === (await seen(page, without(made.site, id, property)))
+    const same = await looksAlike(await seen(page, made.site), await seen(page, without(made.site, id, property)))
     if (same) idle++
     if (says !== same)
       wrong.push(
@@ -74,7 +92,7 @@ test('of settings put together at random none is said to have no effect that has
     const id = of === 'group' ? made.group : made.block
     if (!settingsWithoutEffect(made.site, findBlock(made.site, id)!, 0).some((one) => one.property === property)) continue
     said++
-    if ((await seen(page, made.site)) !== (await seen(page, without(made.site, id, property))))
+    if (!(await looksAlike(await seen(page, made.site), await seen(page, without(made.site, id, property)))))
       wrong.push(`${seed}, ${property}: ${JSON.stringify(scene)}`)
   }
   expect(wrong).toEqual([])
