@@ -1,3 +1,4 @@
+import { forget, hear, heardSoFar, until } from './hear'
 import { join } from 'node:path'
 import { chromium, type Page } from '@playwright/test'
 import { openStore } from '#server/database'
@@ -23,33 +24,6 @@ store.close()
 
 const percentile = (list: readonly number[], share: number) =>
   [...list].sort((a, b) => a - b)[Math.min(list.length - 1, Math.floor(list.length * share))]!
-
-/** Times from an input that is heard to the frame after it, ms, for inputs of one type. */
-async function hear(page: Page, type: 'pointermove' | 'keydown'): Promise<void> {
-  await page.evaluate((heard) => {
-    const times: number[] = []
-    Object.assign(window, { times })
-    window.addEventListener(
-      heard,
-      () => {
-        const from = performance.now()
-        ;(window as unknown as { byHand?: () => void }).byHand?.()
-        requestAnimationFrame(() => {
-          // A message is handled after the frame has been painted.
-          const channel = new MessageChannel()
-          channel.port1.onmessage = () => times.push(performance.now() - from)
-          channel.port2.postMessage(null)
-        })
-      },
-      { capture: true },
-    )
-  }, type)
-}
-
-const heardSoFar = (page: Page) => page.evaluate(() => (window as unknown as { times: number[] }).times)
-const forget = (page: Page) => page.evaluate(() => void ((window as unknown as { times: number[] }).times.length = 0))
-const until = (page: Page, count: number) =>
-  page.waitForFunction((n) => (window as unknown as { times: number[] }).times.length >= n, count)
 
 async function open(): Promise<Page> {
   const page = await browser.newPage({ viewport: { width: 1440, height: 900 } })

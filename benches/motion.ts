@@ -1,5 +1,6 @@
+import { forget, hear, heardSoFar, until } from './hear'
 import { join } from 'node:path'
-import { chromium, type Page } from '@playwright/test'
+import { chromium } from '@playwright/test'
 import { openStore } from '#server/database'
 import { removeFolder } from '#server/remove-folder'
 import { createSite } from '#server/sites'
@@ -41,26 +42,6 @@ const site = moving()
 const id = createSite(store, site)
 store.close()
 
-/** Hears moves of the pointer, and times each to the frame after it, ms. */
-const hear = (page: Page) =>
-  page.evaluate(() => {
-    const times: number[] = []
-    Object.assign(window, { times })
-    window.addEventListener(
-      'pointermove',
-      () => {
-        const from = performance.now()
-        ;(window as unknown as { byHand?: () => void }).byHand?.()
-        requestAnimationFrame(() => {
-          const channel = new MessageChannel()
-          channel.port1.onmessage = () => times.push(performance.now() - from)
-          channel.port2.postMessage(null)
-        })
-      },
-      { capture: true },
-    )
-  })
-
 const app = await start(data)
 const browser = await chromium.launch(CHROMIUM)
 try {
@@ -71,18 +52,18 @@ try {
   const handle = page.getByRole('slider', { name: 'Playhead' })
   const box = (await handle.boundingBox())!
   const x = box.x + 10
-  await hear(page)
+  await hear(page, 'pointermove')
   const moves = async (press: boolean) => {
     await page.mouse.move(x, box.y + 10)
     if (press) await page.mouse.down()
     await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))))
-    await page.evaluate(() => void ((window as unknown as { times: number[] }).times.length = 0))
+    await forget(page)
     for (let i = 0; i < MOVES; i++) {
       await page.mouse.move(x, box.y + 30 + 3 * i)
-      await page.waitForFunction((n) => (window as unknown as { times: number[] }).times.length >= n, i + 1)
+      await until(page, i + 1)
     }
     if (press) await page.mouse.up()
-    return page.evaluate(() => [...(window as unknown as { times: number[] }).times])
+    return heardSoFar(page)
   }
   const dragged = await moves(true)
   await page.evaluate(() => {

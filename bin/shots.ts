@@ -2,17 +2,11 @@ import { chromium, type Page } from '@playwright/test'
 import { mkdirSync } from 'node:fs'
 import { removeFolder } from '#server/remove-folder'
 import { composed, expect, finish, start, temporaryFolder } from '../e2e/application'
-import { middle, onScreen, reveal } from '../e2e/views'
+import { press } from '../e2e/views'
 import { CHROMIUM } from '../playwright.config'
 
 // Takes the pictures of the main views in docs/screenshots, from the demo data in a database of its own.
 const FOLDER = 'docs/screenshots'
-
-async function press(page: Page, width: number, selector: string) {
-  await reveal(page, width, selector)
-  const { x, y } = middle(await onScreen(page, width, selector))
-  await page.mouse.click(x, y)
-}
 
 /** True once the fonts and the pictures in sight of a document are there. */
 async function isThere() {

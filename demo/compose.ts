@@ -31,7 +31,7 @@ function common(look: Styling): { id: string; name?: string; style: Style } {
   if (Object.keys(base).length > 0) style.base = base
   if (middle || narrow) style.below = { ...(middle ? { middle } : {}), ...(narrow ? { narrow } : {}) }
   if (hover) style.hover = hover
-  if (withGroup) style.around = withGroup
+  if (withGroup) style.group = withGroup
   return name === undefined ? { id: nextId(), style } : { id: nextId(), name, style }
 }
 

@@ -2,14 +2,7 @@ import type { Page } from '@playwright/test'
 import { composed, expect, openSite, saved, test } from './application'
 import { seriousOn } from './axe'
 import { designer } from './designer'
-import { middle, onScreen, reveal } from './views'
-
-/** Presses a block in the widest view. */
-async function press(page: Page, selector: string) {
-  await reveal(page, 1280, selector)
-  const { x, y } = middle(await onScreen(page, 1280, selector))
-  await page.mouse.click(x, y)
-}
+import { press } from './views'
 
 /** How the three that move look on a visited page, once what plays has ended. */
 const seenAt = (page: Page, scroll: number) =>
@@ -39,7 +32,7 @@ test('a heading grows, a picture overtakes the page and a passage comes and goes
   await composed(page)
   const { choose, figure, tray, order } = designer(page)
   const h1 = page.locator('[data-view="1280"] iframe').contentFrame().locator('h1')
-  await press(page, 'h1')
+  await press(page, 1280, 'h1')
   await page.keyboard.press('j')
   const ruler = page.locator('[data-scroll-ruler]')
   await expect(ruler).toBeVisible()
@@ -50,7 +43,7 @@ test('a heading grows, a picture overtakes the page and a passage comes and goes
   await order.getByText('Picture', { exact: true }).first().click()
   await figure('Speed of parallax', '150')
   await expect(tray.getByText(/^Travels −\d/)).toBeVisible()
-  await press(page, '.reasons-heading')
+  await press(page, 1280, '.reasons-heading')
   await choose('Add a motion', 'Reveal')
   await choose('How often it plays', 'Each time, both ways')
   await choose('What passes the line', '03 Reasons')
@@ -118,7 +111,7 @@ test('an end of a bar is dragged in one step, and a range of nothing is said', a
   await openSite(page, app, 'Hollin Ridge Observatory')
   await composed(page)
   const { choose, tray, figure } = designer(page)
-  await press(page, 'h1')
+  await press(page, 1280, 'h1')
   await page.keyboard.press('j')
   await choose('Add a motion', 'Scrub')
   const ends = tray.getByRole('textbox', { name: 'Ends', exact: true })
@@ -142,7 +135,7 @@ test('states stand side by side, and a visitor brings them about', async ({ page
   await openSite(page, app, 'Hollin Ridge Observatory')
   await composed(page)
   const { tray, figure } = designer(page)
-  await press(page, '.opening-button, section a[class*="button"]')
+  await press(page, 1280, '.opening-button, section a[class*="button"]')
   await tray.getByRole('tab', { name: 'States' }).click()
   await tray.getByRole('button', { name: 'Hover', exact: true }).click()
   const strip = page.getByRole('group', { name: 'States of Button' })

@@ -1,15 +1,10 @@
 import { composed, expect, openSite, saved, test } from './application'
 import { seriousOn } from './axe'
-import { boxesInView, middle, onScreen, reveal } from './views'
+import { boxesInView, middle, onScreen, press, reveal } from './views'
 import type { Page } from '@playwright/test'
 
 const SITE = 'Hollin Ridge Observatory'
 
-const press = async (page: Page, width: number, selector: string, nth = 0) => {
-  await reveal(page, width, selector)
-  const { x, y } = middle(await onScreen(page, width, selector, nth))
-  await page.mouse.click(x, y)
-}
 const tray = (page: Page) => page.getByRole('region', { name: 'Tray' })
 const order = (page: Page) => page.getByRole('complementary', { name: 'Running order' })
 const names = (page: Page) => order(page).locator('[aria-roledescription=section] .font-semibold').allTextContents()

@@ -3,17 +3,11 @@ import { readFileSync } from 'node:fs'
 import { removeFolder } from '#server/remove-folder'
 import type { Page } from '@playwright/test'
 import { composed, expect, freePort, openSite, saved, temporaryFolder, test } from './application'
-import { middle, onScreen, reveal } from './views'
+import { middle, onScreen, press, reveal } from './views'
 
 const SITE = 'Hollin Ridge Observatory'
 const tray = (page: Page) => page.getByRole('region', { name: 'Tray' })
 const view = (page: Page, width: number) => page.frameLocator(`[data-view="${width}"] iframe`)
-
-async function press(page: Page, width: number, selector: string) {
-  await reveal(page, width, selector)
-  const { x, y } = middle(await onScreen(page, width, selector))
-  await page.mouse.click(x, y)
-}
 
 /** A computed style in the view of a width. */
 const styleIn = (page: Page, width: number, selector: string, property: string) =>

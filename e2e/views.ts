@@ -46,3 +46,10 @@ export function boxesInView(page: Page, width: number, selector: string): Promis
 }
 
 export const middle = (box: Box) => ({ x: box.left + box.width / 2, y: box.top + box.height / 2 })
+
+/** Presses the middle of a block in the view of a width, once it is in sight. */
+export async function press(page: Page, width: number, selector: string, nth = 0): Promise<void> {
+  await reveal(page, width, selector)
+  const { x, y } = middle(await onScreen(page, width, selector, nth))
+  await page.mouse.click(x, y)
+}

@@ -63,6 +63,31 @@ describe('a visit', () => {
   })
 })
 
+describe('a page that is played', () => {
+  const played = async (name: string, engine?: 'plain' | 'calm') => String((await visitFile(store, id, name, engine))?.bytes)
+
+  test('in an engine without timelines of the scroll is started by the script, and asks nothing of timelines', async () => {
+    expect(await played('style.css')).toContain('animation-timeline')
+    const css = await played('style.css', 'plain')
+    expect(css).not.toContain('animation-timeline')
+    expect(css).toContain('.moves ')
+    expect(await played('motion.js', 'plain')).not.toContain('CSS.supports')
+    expect(await played('motion.js')).toContain('CSS.supports')
+  })
+
+  test('for who wants no motion has none, and the same words', async () => {
+    expect(await played('style.css', 'calm')).not.toContain('@keyframes')
+    expect(await visitFile(store, id, 'motion.js', 'calm')).toBeUndefined()
+    const words = (html: string) => html.replace(/<[^>]+>/g, '').replace(/\s+/g, ' ')
+    expect(words(await played('index.html', 'calm'))).toBe(words(await played('index.html')))
+  })
+
+  test('is watched by a script that no export has', async () => {
+    expect(await visitFile(store, id, 'watch.js')).toMatchObject({ type: 'text/javascript; charset=utf-8' })
+    expect(await played('index.html')).not.toContain('watch.js')
+  })
+})
+
 test('a mockup holds all that it shows, and needs nothing else', async () => {
   const { body } = await mockupMarkup(store, site, site.pages[0]!, 768, 1)
   const outside = [...body.matchAll(/(?:src|url)\(?="?([^")\s]+)/g)]

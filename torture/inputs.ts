@@ -21,10 +21,13 @@ export type InputsResult = {
 const megabytesOf = (pid: number): number =>
   Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024
 
-/** What of a published page would run, or load from elsewhere. */
+/** The scripts that Yarrowfinch prints itself, as it prints them. */
+const OWN_SCRIPT = /^<script src="(?:motion\.js"|script\.js" defer)>$/
+
+/** What of a published page would run, or load from elsewhere, but for our own scripts. */
 export function unsafeIn(html: string): string[] {
   return [
-    ...html.matchAll(/<script\b[^>]*>/gi),
+    ...[...html.matchAll(/<script\b[^>]*>/gi)].filter(([tag]) => !OWN_SCRIPT.test(tag)),
     ...html.matchAll(/<[^>]*\son\w+\s*=[^>]*>/gi),
     ...html.matchAll(/(?:href|src|action)\s*=\s*"\s*(?:javascript|data|vbscript):[^"]*"/gi),
     ...html.matchAll(/<(?:img|link|source|iframe|object|embed)\b[^>]*(?:https?:)?\/\/[^>]*>/gi),

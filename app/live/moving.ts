@@ -1,8 +1,10 @@
+import { short } from '#core/values/short'
 import type { Block } from '#core/blocks/index'
 import { isContainer } from '#core/blocks/tree'
 import { rangeAt } from '#core/grid/columns'
 import { viewportHeightFor } from '#core/grid/viewport-height'
 import { type Motion, motionsIn } from '#core/motion/motion'
+import { inTurn, isStaggered } from '#core/motion/turns'
 import { originOf } from '#core/motion/followed'
 import type { Box, Scene } from '#core/motion/scene'
 import { type At, stateAt, stickyAt } from '#core/motion/state'
@@ -47,16 +49,6 @@ function sectionsOf(view: Pick<StageView, 'frame' | 'gaps'>): SectionBox[] {
     return section
   })
 }
-
-/** Each in its turn: a motion of those inside, counted from where the block that holds them stands. */
-function inTurn(motion: Motion, index: number, holder: string): Motion {
-  if (motion.kind !== 'reveal' && motion.kind !== 'opening') return motion
-  const { apart, ...rest } = motion
-  const delay = (motion.delay ?? 0) + index * (apart ?? 0)
-  return rest.kind === 'reveal' ? { ...rest, of: rest.of ?? holder, delay } : { ...rest, delay }
-}
-
-const isStaggered = (motion: Motion) => (motion.kind === 'reveal' || motion.kind === 'opening') && motion.apart !== undefined
 
 /** Measures a view that stands at rest. @param height of its window, px; the usual one of its width if nothing is said */
 export function measureMoving(site: Site, asked: Page, view: Pick<StageView, 'frame' | 'gaps' | 'width'>, height?: number): Moving {
@@ -122,8 +114,6 @@ function clear(element: HTMLElement): void {
   for (const name of PROPERTIES) element.style.removeProperty(name)
 }
 
-const short = (value: number) => String(Number(value.toFixed(3)))
-
 /** Sets what is not as at rest, and takes the rest away. */
 function put(element: HTMLElement, wanted: Wanted): void {
   const before = set.get(element) ?? {}
@@ -163,18 +153,21 @@ function putAtRest({ moved, sticky }: Moving): void {
   for (const { element } of [...moved, ...sticky]) clear(element)
 }
 
-type Known = { site: Site; page: Page; layout: number; moving: Moving; at: At | null }
+type Known = { layout: number; moving: Moving; at: At | null }
 const known = new WeakMap<Frame, Known>()
 
-/** All that moves in a view, measured at rest once for each layout; what the view is shown at stays. */
+/**
+ * All that moves in a view, measured at rest once for each layout, which every change of the page ends with; what the view
+ * is shown at stays.
+ */
 export function movingIn(view: StageView, site: Site, page: Page, layout: number): Moving {
   const before = known.get(view.frame)
-  if (before?.site === site && before.page === page && before.layout === layout) return before.moving
+  if (before?.layout === layout) return before.moving
   if (before) putAtRest(before.moving)
   const moving = measureMoving(site, page, view)
   const at = before?.at ?? null
   if (at) putAt(moving, at)
-  known.set(view.frame, { site, page, layout, moving, at })
+  known.set(view.frame, { layout, moving, at })
   return moving
 }
 

@@ -5,12 +5,11 @@ import type { Page, Site } from '#core/site/schema'
 import { walkPage } from '#core/site/tree'
 import { buttonClass } from '../ui/button'
 import { NumberField } from '../ui/number-field'
-import type { Told, Watched } from '#core/render/watch-script'
+import { type Told, type Watched, watchedSchema } from '#core/render/watch-script'
 import { stepsOf } from '../ui/steps'
 import { TopBar } from '../ui/top-bar'
 import { type How, HOWS, MotionSwitches } from './motion-switches'
 import { PlayedMotion } from './played-motion'
-import { watchedSchema } from './watched'
 
 export type PlayProps = { siteId: string; site: Site; page: Page; file: string; exported: boolean }
 

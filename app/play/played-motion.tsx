@@ -1,10 +1,12 @@
-import { useEffect, useState } from 'react'
+import { useEffect, useMemo, useState } from 'react'
 import type { Line, Motion } from '#core/motion/motion'
 import { furthest, lineAt, spanOf } from '#core/motion/scene'
 import { restingOf } from '#core/motion/state'
 import { lineInWords, motionLabel } from '#core/motion/words'
 import type { Watched } from '#core/render/watch-script'
 import type { Page, Site } from '#core/site/schema'
+import { walkPage } from '#core/site/tree'
+import { motionsOf } from '#core/style/motions-of'
 import { measureMotion } from '../live/measure-motion'
 import type { Moving } from '../live/moving'
 
@@ -26,15 +28,17 @@ function linesOf(motions: readonly Motion[]): Line[] {
 export function PlayedMotion({ site, page, width, scale, watched, still }: PlayedMotionProps) {
   const [moving, setMoving] = useState<Moving | null>(null)
   const height = watched?.window
+  const moves = useMemo(() => [...walkPage(page)].some(({ style }) => motionsOf(style).length > 0), [page])
   useEffect(() => {
-    if (height === undefined) return
+    setMoving(null)
+    if (height === undefined || !moves) return
     let gone = false
     const timer = setTimeout(() => void measureMotion(site, page, width, height).then((found) => !gone && setMoving(found)), 150)
     return () => {
       gone = true
       clearTimeout(timer)
     }
-  }, [site, page, width, height])
+  }, [site, page, width, height, moves])
   if (!moving || !watched || still || moving.blocks.length === 0) return null
   const end = furthest(moving.scene)
   const at = (px: number) => `${(Math.min(end, Math.max(0, px)) / Math.max(1, end)) * 100}%`

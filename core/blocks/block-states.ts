@@ -12,7 +12,7 @@ export function answersTo(ancestors: readonly Block[]): Block | undefined {
 export function statesFor(block: Block, ancestors: readonly Block[]): BlockState[] {
   const pressed = block.kind === 'button' || block.kind === 'link' || (block.kind === 'picture' && block.link !== undefined)
   const can: Record<BlockState, boolean> = {
-    around: answersTo(ancestors) !== undefined,
+    group: answersTo(ancestors) !== undefined,
     hover: true,
     focus: pressed || block.kind === 'field' || block.kind === 'group',
     pressed: pressed || block.kind === 'group',
@@ -28,7 +28,7 @@ export function isAnswered(block: Block, ancestors: readonly Block[]): boolean {
   const look = (one: Block, around: readonly Block[]): boolean =>
     isContainer(one) &&
     one.children.some(
-      (child) => (child.style.around !== undefined && answersTo([...around, one]) === block) || look(child, [...around, one]),
+      (child) => (child.style.group !== undefined && answersTo([...around, one]) === block) || look(child, [...around, one]),
     )
   return look(block, ancestors)
 }

@@ -106,7 +106,7 @@ export const styleEdit: EditKind<StyleEdit> = {
   sample: (site, choose) => ({
     kind: 'style',
     block: aBlock(site, choose),
-    scope: choose.one<Scope>(['base', 'hover', 'around', ...site.breakpoints.slice(1).map((one) => ({ below: one.id }))]),
+    scope: choose.one<Scope>(['base', 'hover', 'group', ...site.breakpoints.slice(1).map((one) => ({ below: one.id }))]),
     values: choose.one(SAMPLES),
     ...(choose.number(3) === 0 ? { direction: choose.one(site.directions).id } : {}),
   }),

@@ -1,5 +1,5 @@
-import type { Line, Motion, Moment } from './motion'
-import { type Box, type Scene, scrollAt } from './scene'
+import { type Line, LINES, type Motion, type Moment } from './motion'
+import { type Box, furthest, type Scene, scrollAt } from './scene'
 
 export type BarEnd = 'from' | 'to'
 
@@ -10,8 +10,7 @@ const rounded = ({ value, unit }: Line): Line => ({ value: unit === 'px' ? Math.
 function lineFor(moment: Moment, box: Box, scene: Scene, scroll: number): Line {
   const px = scrollAt({ ...moment, line: { value: 0, unit: 'px' } }, box, scene.window) - scroll
   const value = moment.line.unit === 'px' ? px : (px / scene.window) * 100
-  const [least, most] = [-2000, 4000]
-  return rounded({ value: Math.min(most, Math.max(least, value)), unit: moment.line.unit })
+  return rounded({ value: Math.min(LINES.most, Math.max(LINES.least, value)), unit: moment.line.unit })
 }
 
 /**
@@ -41,7 +40,7 @@ const CAUGHT = [0, 0.25, 0.5, 0.75, 1]
 /** Scroll positions that the ends of bars snap to: those at which edges of sections pass a line of the window, and the page's ends. */
 export function snapsOf(sections: readonly Box[], scene: Scene): number[] {
   const edges = sections.flatMap((one) => [one.top, one.top + one.height])
-  return [0, Math.max(0, scene.page - scene.window), ...edges.flatMap((edge) => CAUGHT.map((share) => edge - share * scene.window))]
+  return [0, furthest(scene), ...edges.flatMap((edge) => CAUGHT.map((share) => edge - share * scene.window))]
 }
 
 /** The nearest of some scroll positions, where one is near enough. */

@@ -1,8 +1,8 @@
+import { short } from '#core/values/short'
 import { CURVES, type Curve, type Easing } from './curves'
 
 export const curveOf = (easing: Easing): Curve => (typeof easing === 'string' ? CURVES[easing] : easing)
 
-const short = (value: number) => String(Number(value.toFixed(3)))
 export const easingToCss = (easing: Easing): string =>
   typeof easing === 'string' ? easing : `cubic-bezier(${easing.map(short).join(', ')})`
 

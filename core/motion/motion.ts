@@ -9,7 +9,8 @@ const MOST_READ = 500
 export const MOST_STATES = 8
 
 /** A line of the window, from its top: px, or percent of its height. */
-export const lineSchema = z.strictObject({ value: z.number().min(-2000).max(4000), unit: z.enum(['px', '%']) })
+export const LINES = { least: -2000, most: 4000 } as const
+export const lineSchema = z.strictObject({ value: z.number().min(LINES.least).max(LINES.most), unit: z.enum(['px', '%']) })
 export type Line = z.infer<typeof lineSchema>
 
 export const EDGES = ['top', 'middle', 'bottom'] as const

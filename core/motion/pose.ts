@@ -1,3 +1,4 @@
+import { short } from '#core/values/short'
 import { CLIP_SIDES, type Pose, type Way } from './pose-schema'
 
 export type PosePart = keyof Pose
@@ -68,7 +69,6 @@ export function overPose(under: Posed, over: Posed, parts: ReadonlySet<PosePart>
   }
 }
 
-const short = (value: number) => String(Number(value.toFixed(3)))
 const wayToCss = (value: Way | undefined) => (value === undefined || value.value === 0 ? '0' : `${short(value.value)}${value.unit}`)
 
 /** The declarations of a pose, of the parts that are asked for; those that it does not name stand as at rest. */

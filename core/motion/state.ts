@@ -33,28 +33,13 @@ export function parallaxAt(motion: MotionOf<'parallax'>, span: Span, scroll: num
 function scrubAt(motion: MotionOf<'scrub'>, span: Span, own: Box, scroll: number): Posed {
   const at = shareOf(span, scroll) * 100
   const states = [...motion.states].sort((a, b) => a.at - b.at)
-  const parts = partsOf(states.map((one) => one.pose))
   // Before the first state and after the last the block goes from and to its rest (CSS Animations 1, 3: implied keyframes).
   if (states[0]!.at > 0) states.unshift({ at: 0, pose: {} })
   if (states.at(-1)!.at < 100) states.push({ at: 100, pose: {} })
   const next = states.findIndex((one, i) => i > 0 && at <= one.at)
   const [a, b] = [states[next - 1]!, states[next]!]
   const share = b.at === a.at ? 1 : (at - a.at) / (b.at - a.at)
-  const mixed = mixPoses(posed(a.pose, own), posed(b.pose, own), ease(motion.easing ?? 'linear', share))
-  return { ...AT_REST, ...only(mixed, parts) }
-}
-
-/** The figures of a pose that its parts are about. */
-function only(pose: Posed, parts: ReadonlySet<PosePart>): Partial<Posed> {
-  return {
-    ...(parts.has('opacity') ? { opacity: pose.opacity } : {}),
-    ...(parts.has('across') ? { x: pose.x } : {}),
-    ...(parts.has('down') ? { y: pose.y } : {}),
-    ...(parts.has('scale') ? { scale: pose.scale } : {}),
-    ...(parts.has('turn') ? { turn: pose.turn } : {}),
-    ...(parts.has('blur') ? { blur: pose.blur } : {}),
-    ...(parts.has('clip') ? { clip: pose.clip } : {}),
-  }
+  return mixPoses(posed(a.pose, own), posed(b.pose, own), ease(motion.easing ?? 'linear', share))
 }
 
 /** px before the end of the page from which on nothing is hidden. */

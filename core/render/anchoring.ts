@@ -1,3 +1,4 @@
+import { motionsOf } from '#core/style/motions-of'
 import { statesOfStyle } from '#core/style/registry'
 import type { Block } from '#core/blocks/index'
 import { isContainer, walk } from '#core/blocks/tree'
@@ -30,23 +31,27 @@ const hasShapes = ({ style: { base, below } }: Block): boolean =>
 /** True if a block inside is on a layer behind the others. */
 const holdsLow = (block: Block): boolean => someInside(block, (values) => values?.layer === 'behind')
 
-/** True if a block that lies behind all others inside moves there. */
-const movesBehind = (block: Block): boolean =>
+/** True if a block that lies behind all others inside moves there, so that nothing of it may be seen elsewhere. */
+export const movesBehind = (block: Block): boolean =>
   isContainer(block) &&
-  block.children.some(({ style: { base, below } }) => {
-    const all = [base, ...Object.values(below ?? {})]
-    return all.some((values) => values?.position === 'backdrop') && all.some((values) => values?.motion !== undefined)
-  })
+  block.children.some(
+    ({ style }) =>
+      motionsOf(style).length > 0 &&
+      [style.base, ...Object.values(style.below ?? {})].some((values) => values?.position === 'backdrop'),
+  )
 
-/** What holds at every width because of what a block holds or is boxed with, whatever its own settings say. */
-export function addAnchoring(own: Declaration[], block: Block, values: StyleValues, boxed: boolean, shaded: boolean): void {
+/**
+ * What holds at every width because of what a block holds or is boxed with, whatever its own settings say.
+ * @param clips true if nothing inside may be seen past its edges
+ */
+export function addAnchoring(own: Declaration[], block: Block, values: StyleValues, boxed: boolean, clips: boolean): void {
   const anchored = anchors(block)
   const positioned = values.position !== undefined && values.position !== 'flow'
   if ((anchored || boxed || hasShapes(block)) && !positioned) own.push(['position', 'relative'])
   // What lies behind the others lies over the ground of what holds them all the same.
   if (anchored || holdsLow(block)) own.push(['isolation', 'isolate'])
-  // Half a scroll bar of it may be past the window; and what moves behind all stays behind this block alone.
-  if (shaded || movesBehind(block)) own.push(['overflow', 'clip'])
+  // Half a scroll bar of a scrim may be past the window; and what moves behind all stays behind this block alone.
+  if (clips) own.push(['overflow', 'clip'])
   else if (bleeds(block)) own.push(['overflow-x', 'clip'])
   // Else the box is as high as the image at its own ratio (CSS Box Sizing 4, 7.4: automatic minimum of a ratio).
   if (boxed && values.aspect && values.minHeight === undefined) own.push(['min-height', '0'])

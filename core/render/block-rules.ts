@@ -13,7 +13,7 @@ import { cropPosition } from '#core/picture/crop-position'
 import { turned } from '#core/picture/picture'
 import type { Declaration, Setting } from '#core/style/property'
 import { type PropertyName, propertyOf, type StyleValues } from '#core/style/registry'
-import { addAnchoring, shadesAround } from './anchoring'
+import { addAnchoring, movesBehind, shadesAround } from './anchoring'
 import { keepLast } from './declarations'
 import { addDuotone, addPast, isBoxed, OF_IMAGE, type PicturesPrinted, scrimOf, shadeOf } from './picture-parts'
 import { reachToCss } from './reach-rules'
@@ -233,7 +233,7 @@ export function rulesOf(
   const position = own && cropPosition(turned(own, block.kind === 'picture' ? block.turn : undefined))
   const ranges = valuesByRange(block.style, breakpoints)
   const many = pictures?.boxed === true || (block.kind === 'picture' && block.instead !== undefined)
-  const shaded = shadesAround(block)
+  const clips = shadesAround(block) || movesBehind(block)
   const rules: Rule[] = []
   let before: Parts | undefined
   let setting: Setting | undefined
@@ -242,7 +242,7 @@ export function rulesOf(
     const here = settingAt(block, surround, breakpoints, index, viewportUnit, pictures?.fill)
     if (before && values === ranges[index - 1] && sameFor(values, setting!, here)) continue
     const now = partsAt(block, position && !values.focal ? { ...values, focal: position } : values, here, boxed)
-    addAnchoring(now.own, block, values, boxed, shaded)
+    addAnchoring(now.own, block, values, boxed, clips)
     for (const part of PARTS) {
       const declarations = before ? difference(before[part], now[part]) : now[part]
       if (declarations.length > 0)

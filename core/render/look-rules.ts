@@ -5,20 +5,14 @@ import type { StyleGuide } from '#core/guide/style-guide'
 import { colourToCss, lengthToCss } from '#core/style/css-values'
 import type { Declaration } from '#core/style/property'
 import { shapeUrl } from '#core/style/shape-url'
+import { PSEUDO } from './pseudo'
 import type { Rule } from './rules'
 import { typeDeclarations } from './type-rules'
 
 const rule = (selector: string, declarations: Declaration[]): Rule => ({ selector, below: null, declarations })
 
-/** What each state is in CSS. What has the focus of the keyboard looks as under the pointer, and has its ring besides. */
-const PSEUDO: Record<State, string> = {
-  rest: '',
-  hover: ':is(:hover, :focus-visible)',
-  focus: ':focus-visible',
-  pressed: ':active',
-  disabled: ':disabled',
-  busy: '[aria-busy="true"]',
-}
+/** What each state is in CSS; what has the focus of the keyboard has its ring besides. */
+const LIVE: Record<State, string> = { ...PSEUDO, rest: '', busy: '[aria-busy="true"]' }
 
 /** States as attributes, so that a specimen can show all of them side by side. */
 const SHOWN: Record<State, string> = {
@@ -32,7 +26,7 @@ const SHOWN: Record<State, string> = {
 
 /** How states are selected: as a visitor brings them about, or by an attribute. */
 export type StateSelectors = 'live' | 'specimen'
-const selectorsOf = (how: StateSelectors) => (how === 'live' ? PSEUDO : SHOWN)
+const selectorsOf = (how: StateSelectors) => (how === 'live' ? LIVE : SHOWN)
 
 const stateDeclarations = ({ ink, fill, edge, ring, opacity }: StateColours): Declaration[] => [
   ...(ink ? [['color', colourToCss(ink)] as const] : []),

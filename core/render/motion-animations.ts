@@ -1,5 +1,6 @@
+import { short } from '#core/values/short'
 import { easingToCss } from '#core/motion/easing'
-import type { Line, Moment, Motion, MotionOf, Range } from '#core/motion/motion'
+import type { Line, Moment, Motion, Range } from '#core/motion/motion'
 import { isAdding, partsOf, type PosePart, poseToCss } from '#core/motion/pose'
 import type { Pose } from '#core/motion/pose-schema'
 import { OPENING_WAY } from '#core/motion/scene'
@@ -17,16 +18,16 @@ export type Animation = {
   timeline?: string
   range?: string
   adds: boolean
-  /** What starts it, where it plays by itself once a line is passed. */
-  reveal?: MotionOf<'reveal'>
-  /** True for what shows a block at the end of the page, whose line may never be passed. */
-  atLast?: true
+  /** What starts it, and takes it back where it goes both ways, where it plays by itself once a line is passed. */
+  trigger?: { name: string; again: boolean }
 }
+
+/** The trigger of a motion that waits for a line, by the name of that. */
+export const triggerOf = (name: string): string => `--${name}`
 
 /** The trigger of the end of the page: nothing stays hidden there. */
 export const PAGE_END = '--page-end'
 
-const short = (value: number) => String(Number(value.toFixed(3)))
 export const seconds = (value: number) => `${short(value)}s`
 
 /** A line of the window, and the way from it down to the bottom of the window. */
@@ -124,14 +125,12 @@ export function animationsOf(motion: Motion, name: string, several: boolean, tim
         frames: [frame('from', motion.from, parts), ...(parts.has('clip') ? [frame('to', {}, new Set(['clip']))] : [])],
         timing: timing.join(' '),
         adds,
-        ...(motion.kind === 'reveal' ? { reveal: motion } : {}),
+        ...(motion.kind === 'reveal' ? { trigger: { name: triggerOf(name), again: motion.again === true } } : {}),
       }))
       if (motion.kind !== 'reveal' || hides.size === 0) return plays
       const shown = frame('to', { opacity }, hides)
-      return [
-        ...plays,
-        { name: `${name}-at-last`, frames: [shown], timing: timing.join(' '), adds: false, reveal: motion, atLast: true },
-      ]
+      const atLast = { name: PAGE_END, again: true }
+      return [...plays, { name: `${name}-at-last`, frames: [shown], timing: timing.join(' '), adds: false, trigger: atLast }]
     }
   }
 }

@@ -1,25 +1,33 @@
 import type { Block } from '#core/blocks/index'
 import type { Breakpoint } from '#core/grid/breakpoint'
 import { originOf } from '#core/motion/followed'
-import { MOST_MOTIONS, type Motion, motionsIn, type MotionOf } from '#core/motion/motion'
+import { MOST_MOTIONS, type Motion, motionsIn } from '#core/motion/motion'
+import { isStaggered } from '#core/motion/turns'
 import { valuesByRange } from '#core/style/cascade'
+import { motionsOf } from '#core/style/motions-of'
+import { statesOfStyle } from '#core/style/registry'
 import type { Declaration } from '#core/style/property'
-import { type Animation, animationsOf, belowLine, lineToCss, PAGE_END, seconds, type TimelineOf } from './motion-animations'
-import type { Moving, Rule } from './rules'
+import {
+  type Animation,
+  animationsOf,
+  belowLine,
+  lineToCss,
+  PAGE_END,
+  seconds,
+  type TimelineOf,
+  triggerOf,
+} from './motion-animations'
+import type { When, Rule } from './rules'
 
 /** The class that the script puts on the page where it starts what is waiting. */
 export const MOVES = 'moves'
 
-/** True for motions whose timing is that of what they hold, one after the other. */
-const isStaggered = (motion: Motion): motion is MotionOf<'reveal' | 'opening'> =>
-  (motion.kind === 'reveal' || motion.kind === 'opening') && motion.apart !== undefined
-
 const listed = (values: readonly string[]) => values.join(', ')
 
-/** The declarations of animations, as far as an engine knows them. */
-function declared(animations: readonly Animation[], trigger: string, way: 'triggered' | 'waiting' | undefined): Declaration[] {
+/** The declarations of animations. @param waits true where a script starts what waits for a line, and no trigger */
+function declared(animations: readonly Animation[], waits: boolean): Declaration[] {
   const out: Declaration[] = [
-    ['animation', listed(animations.map((one) => `${one.name} ${one.timing}${one.reveal && way === 'waiting' ? ' paused' : ''}`))],
+    ['animation', listed(animations.map((one) => `${one.name} ${one.timing}${one.trigger && waits ? ' paused' : ''}`))],
   ]
   const add = (property: string, usual: string, valueOf: (one: Animation) => string | undefined) => {
     const values = animations.map((one) => valueOf(one) ?? usual)
@@ -29,17 +37,41 @@ function declared(animations: readonly Animation[], trigger: string, way: 'trigg
   add('animation-timeline', 'auto', (one) => one.timeline)
   add('animation-range', 'normal', (one) => one.range)
   add('animation-composition', 'replace', (one) => (one.adds ? 'add' : undefined))
-  if (way === 'triggered')
-    add('animation-trigger', 'none', ({ reveal, atLast }) =>
-      atLast
-        ? `${PAGE_END} play-forwards play-backwards`
-        : reveal && `${trigger} play-forwards${reveal.again ? ' play-backwards' : ''}`,
+  if (!waits)
+    add(
+      'animation-trigger',
+      'none',
+      ({ trigger }) => trigger && `${trigger.name} play-forwards${trigger.again ? ' play-backwards' : ''}`,
     )
   return out
 }
 
+const atLast = ({ trigger }: Animation) => trigger?.name === PAGE_END
+
+/** What engines of each sort play, and whether what they play differs from what those before them do. */
+const ENGINES: { when: When; plays: (one: Animation) => boolean; differs: (all: readonly Animation[]) => boolean }[] = [
+  { when: 'wanted', plays: (one) => !one.timeline && !one.trigger, differs: () => true },
+  { when: 'scrolling', plays: (one) => !one.trigger, differs: (all) => all.some((one) => one.timeline) },
+  { when: 'triggered', plays: () => true, differs: (all) => all.some((one) => one.trigger) },
+  { when: 'waiting', plays: (one) => !one.timeline && !atLast(one), differs: (all) => all.some((one) => one.trigger) },
+  {
+    when: 'waiting-scrolling',
+    plays: (one) => !atLast(one),
+    differs: (all) => all.some((one) => one.trigger) && all.some((one) => one.timeline),
+  },
+]
+
+/** A selector, where a script has to be there for it. */
+const whereWaiting = (when: When, selector: string) => (when.startsWith('waiting') ? `.${MOVES} ${selector}` : selector)
+
 /** Further than pages are high, px: what has been passed stays passed. */
 const FAR = '1000000px'
+
+/** True if something else than its motion filters a block, turns it or takes it from its place, at some width or in some state. */
+const hasOwnWay = ({ style }: Block): boolean =>
+  [style.base, ...Object.values(style.below ?? {}), ...statesOfStyle(style).map(([, values]) => values)].some(
+    (values) => values?.filter ?? values?.lift ?? values?.flip,
+  )
 
 /** Rules of one list of motions, at one range of widths. */
 function rulesAt(
@@ -51,83 +83,52 @@ function rulesAt(
   timelineOf: TimelineOf,
 ): Rule[] {
   const active = motions.slice(0, MOST_MOTIONS)
-  const values = block.style.base ?? {}
-  const ownWay = [values.filter, values.lift, values.flip, block.style.hover?.lift].some((one) => one !== undefined)
-  const several = active.length > 1 || ownWay
-  const all = active.map((motion, i) => ({
-    motion,
-    animations: animationsOf(
-      motion,
-      `${name}-${motion.kind}${active.slice(0, i).some((one) => one.kind === motion.kind) ? i + 1 : ''}`,
-      several,
-      timelineOf,
-      values.opacity,
-    ),
-  }))
+  const several = active.length > 1 || hasOwnWay(block)
+  const all = active.map((motion, i) => {
+    const nth = active.slice(0, i).some((one) => one.kind === motion.kind) ? i + 1 : ''
+    const of = `${name}-${motion.kind}${nth}`
+    return { motion, name: of, animations: animationsOf(motion, of, several, timelineOf, block.style.base?.opacity) }
+  })
   const own = all.filter(({ motion }) => !isStaggered(motion)).flatMap((one) => one.animations)
-  const rules: Rule[] = []
-  const trigger = `--${className}-passed`
-  const add = (moving: Moving, selector: string, declarations: Declaration[]) =>
-    void rules.push({ selector, below, declarations, moving })
-  const reveals = all.flatMap(({ animations }) => animations.filter((one) => one.reveal && !one.atLast))
-  /** What is set on a selector: all that an engine knows, in the order of the motions. */
-  const set = (selector: string, animations: readonly Animation[], more: readonly Declaration[] = []) => {
-    const plays = animations.filter((one) => !one.timeline && !one.reveal)
-    const scrolls = animations.some((one) => one.timeline)
-    const revealed = animations.some((one) => one.reveal)
-    if (plays.length > 0) add('wanted', selector, [...declared(plays, trigger, undefined), ...more])
-    if (scrolls)
-      add('scrolling', selector, [
-        ...declared(
-          animations.filter((one) => !one.reveal),
-          trigger,
-          undefined,
-        ),
-        ...more,
-      ])
-    if (!revealed) return
-    add('triggered', selector, [...declared(animations, trigger, 'triggered'), ...more])
-    add('waiting', `.${MOVES} ${selector}`, [
-      ...declared(
-        animations.filter((one) => !one.timeline && !one.atLast),
-        trigger,
-        'waiting',
-      ),
-      ...more,
-    ])
-    if (scrolls)
-      add('waiting-scrolling', `.${MOVES} ${selector}`, [
-        ...declared(
-          animations.filter((one) => !one.atLast),
-          trigger,
-          'waiting',
-        ),
-        ...more,
-      ])
-  }
   const origin = originOf(active)
-  if (own.length > 0) set(`.${className}`, own, origin ? [['transform-origin', origin]] : [])
+  const about: Declaration[] = origin ? [['transform-origin', origin]] : []
+  const rules: Rule[] = []
+  const add = (when: When, selector: string, declarations: Declaration[]) => {
+    if (declarations.length > 0) rules.push({ selector: whereWaiting(when, selector), below, declarations, when })
+  }
+  const set = (selector: string, animations: readonly Animation[]) => {
+    for (const { when, plays, differs } of ENGINES) {
+      const played = animations.filter(plays)
+      if (played.length > 0 && differs(animations)) add(when, selector, [...declared(played, when.startsWith('waiting')), ...about])
+    }
+  }
+  set(`.${className}`, own)
   for (const { motion, animations } of all) {
     if (!isStaggered(motion) || animations.length === 0) continue
-    set(`:where(.${className}) > *`, animations, origin ? [['transform-origin', origin]] : [])
+    set(`:where(.${className}) > *`, animations)
     const count = 'children' in block ? block.children.length : 0
     for (let n = 1; n < count; n++) {
       const later: Declaration = ['animation-delay', seconds((motion.delay ?? 0) + n * motion.apart!)]
-      const moving: readonly Moving[] = motion.kind === 'opening' ? ['wanted'] : ['triggered', 'waiting']
-      for (const one of moving) add(one, `${one === 'waiting' ? `.${MOVES} ` : ''}.${className} > :nth-child(${n + 1})`, [later])
+      const whens: readonly When[] = motion.kind === 'opening' ? ['wanted'] : ['triggered', 'waiting']
+      for (const when of whens) add(when, `.${className} > :nth-child(${n + 1})`, [later])
     }
   }
-  const [first] = reveals
-  if (first?.reveal) {
-    const { line, again, of } = first.reveal
-    add('triggered', `.${className}`, [
-      ['timeline-trigger', `${trigger} ${(of !== undefined && timelineOf(of)) || 'view()'} cover ${belowLine(line)} cover ${FAR}`],
-    ])
-    // What the script asks, since what it starts may be another thing at another width.
+  const waiting = all.flatMap(({ motion, name: of, animations }) =>
+    motion.kind === 'reveal' && animations.length > 0 ? [{ motion, of }] : [],
+  )
+  const [first] = waiting
+  if (first) {
+    const triggers = waiting.map(({ motion, of }) => {
+      const timeline = (motion.of !== undefined && timelineOf(motion.of)) || 'view()'
+      return `${triggerOf(of)} ${timeline} cover ${belowLine(motion.line)} cover ${FAR}`
+    })
+    add('triggered', `.${className}`, [['timeline-trigger', listed(triggers)]])
+    // What the script asks, since it may be another thing at another width; it starts all reveals at the line of the first.
+    const names = all.flatMap(({ animations }) => animations.filter((one) => one.trigger && !atLast(one)).map((one) => one.name))
     add('waiting', `.${className}`, [
-      ['--reveals', listed(reveals.map((one) => one.name)).replaceAll(',', '')],
-      ['--line', lineToCss(line)],
-      ...(again ? [['--again', '1'] as const] : []),
+      ['--reveals', names.join(' ')],
+      ['--line', lineToCss(first.motion.line)],
+      ...(first.motion.again ? [['--again', '1'] as const] : []),
     ])
   }
   for (const { animations } of all)
@@ -157,10 +158,8 @@ export function motionRules(block: Block, className: string, breakpoints: readon
     )
     // A motion that has none where another one has it ends there.
     if (before) {
-      const selectors = new Map(
-        rules.filter((one) => one.moving && !one.frames).map((one) => [`${one.moving} ${one.selector}`, one]),
-      )
-      const said = new Set(made.map((one) => `${one.moving} ${one.selector}`))
+      const selectors = new Map(rules.filter((one) => one.when && !one.frames).map((one) => [`${one.when} ${one.selector}`, one]))
+      const said = new Set(made.map((one) => `${one.when} ${one.selector}`))
       for (const [key, one] of selectors)
         if (!said.has(key) && one.declarations.some(([property]) => property === 'animation'))
           made.unshift({ ...one, below, declarations: [['animation', 'none']] })
@@ -172,7 +171,6 @@ export function motionRules(block: Block, className: string, breakpoints: readon
 
 /** The section that a block's reveal waits for, where the script has to know: its own where that is empty. */
 export function revealOf(block: Block): { of?: string } | undefined {
-  const lists = [block.style.base?.motion, ...Object.values(block.style.below ?? {}).map((one) => one?.motion)]
-  const found = lists.flatMap(motionsIn).find((one) => one.kind === 'reveal')
+  const found = motionsOf(block.style).find((one) => one.kind === 'reveal')
   return found?.kind === 'reveal' ? (found.of === undefined ? {} : { of: found.of }) : undefined
 }

@@ -1,6 +1,6 @@
-import { motionsIn } from '#core/motion/motion'
 import { sectionsFollowed } from '#core/motion/followed'
 import type { Site } from '#core/site/schema'
+import { motionsOf } from '#core/style/motions-of'
 import { walkPage } from '#core/site/tree'
 import { PAGE_END } from './motion-animations'
 import { sectionClasses } from './names'
@@ -10,9 +10,7 @@ import type { Rule } from './rules'
 function followed(site: Site): string[] {
   const ids = site.pages.flatMap((page) => {
     const wanted = new Set<string>()
-    for (const { style } of walkPage(page))
-      for (const values of [style.base, ...Object.values(style.below ?? {})])
-        for (const id of sectionsFollowed(motionsIn(values?.motion))) wanted.add(id)
+    for (const { style } of walkPage(page)) for (const id of sectionsFollowed(motionsOf(style))) wanted.add(id)
     return page.sections.filter((one) => wanted.has(one.id) && !one.hidden).map((one) => one.id)
   })
   return ids
@@ -20,19 +18,13 @@ function followed(site: Site): string[] {
 
 /** True if something on a page is revealed. */
 const reveals = (site: Site): boolean =>
-  site.pages.some((page) =>
-    [...walkPage(page)].some(({ style }) =>
-      [style.base, ...Object.values(style.below ?? {})].some((values) =>
-        motionsIn(values?.motion).some((one) => one.kind === 'reveal'),
-      ),
-    ),
-  )
+  site.pages.some((page) => [...walkPage(page)].some(({ style }) => motionsOf(style).some((one) => one.kind === 'reveal')))
 
 /** The last two px of the scroll, where all is shown that waits for a line which it cannot pass. */
 const LAST: Rule = {
   selector: 'body',
   below: null,
-  moving: 'triggered',
+  when: 'triggered',
   declarations: [['timeline-trigger', `${PAGE_END} scroll(root) calc(100% - 2px) 100%`]],
 }
 
@@ -48,13 +40,13 @@ export function timelineRules(site: Site): Rule[] {
     {
       selector: 'body',
       below: null,
-      moving: 'scrolling',
+      when: 'scrolling',
       declarations: [['timeline-scope', names.map((name) => `--${name}`).join(', ')]],
     },
     ...names.map((name): Rule => ({
       selector: `.${name}`,
       below: null,
-      moving: 'scrolling',
+      when: 'scrolling',
       declarations: [['view-timeline', `--${name}`]],
     })),
   ]
@@ -63,6 +55,6 @@ export function timelineRules(site: Site): Rule[] {
 /** The rules for an engine that knows no timelines of the scroll, whatever engine they run in. */
 export const asPlain = (rules: readonly Rule[]): Rule[] =>
   rules.flatMap((rule): Rule[] => {
-    if (rule.moving === undefined || rule.moving === 'wanted') return [rule]
-    return rule.moving === 'waiting' ? [{ ...rule, moving: 'wanted' }] : []
+    if (rule.when === undefined || rule.when === 'wanted') return [rule]
+    return rule.when === 'waiting' ? [{ ...rule, when: 'wanted' }] : []
   })

@@ -101,7 +101,8 @@ export function createRenderer(options: RenderOptions) {
     const { site, page, names, drawn, section } = within
     // The key names what is inside as well: a block elsewhere in the section may have shifted those names.
     const { name, key: named } = names.get(block.id)!
-    const holder = block.style.around && answersTo(ancestors)
+    // States are for visitors alone, and so is what they need.
+    const holder = behaviour && block.style.group && answersTo(ancestors)
     const around = holder && names.get(holder.id)!.name
     const key = `${named}|${surround.key}|${form !== undefined}${around === undefined ? '' : `|${around}`}`
     const known = memory.get(block)
@@ -126,10 +127,11 @@ export function createRenderer(options: RenderOptions) {
     const children: ElementContent[] = []
     if (isContainer(block)) {
       const inner = surroundOf(block, surround, site.breakpoints)
+      const chain = [...ancestors, block]
       const all = [...own]
       for (const child of block.children) {
         if (child.hidden) continue
-        const printed = visit(child, within, inner, [...ancestors, block], block.kind === 'form' ? block : form)
+        const printed = visit(child, within, inner, chain, block.kind === 'form' ? block : form)
         if (!printed.element) continue
         // A caption is one only in its figure (HTML, 4.4.13).
         const strayed = printed.element.tagName === 'figcaption' && !(block.kind === 'group' && block.element === 'figure')
@@ -140,7 +142,7 @@ export function createRenderer(options: RenderOptions) {
     }
     const className = [
       sharedClass(block),
-      own.length > 0 || block.kind === 'section' || isAnswered(block, ancestors) ? name : '',
+      own.length > 0 || block.kind === 'section' || (behaviour && isAnswered(block, ancestors)) ? name : '',
     ].filter((one) => one !== '')
     const { language, addresses, editing } = options
     const rendered = kindOf(block.kind).element(block, {

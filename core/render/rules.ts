@@ -7,7 +7,7 @@ export type Rule = {
   below: number | null
   declarations: readonly Declaration[]
   /** What the rule asks of the visitor and of the engine; nothing for most. */
-  moving?: Moving
+  when?: When
   /** Keyframes, by their name, in place of a selector. */
   frames?: readonly { at: string; declarations: readonly Declaration[] }[]
 }
@@ -26,7 +26,7 @@ const MOVING = {
   waiting: `not ${TRIGGERS}`,
   'waiting-scrolling': `(animation-timeline: view()) and (not ${TRIGGERS})`,
 } as const
-export type Moving = keyof typeof MOVING | 'touch'
+export type When = keyof typeof MOVING | 'touch'
 const WANTED = 'screen and (prefers-reduced-motion: no-preference)'
 
 /** A media query that ends just under a width, so that no width falls between two ranges even when zoom makes it fractional. */
@@ -129,18 +129,18 @@ function printFrames(rules: readonly Rule[], style: Layout): string {
  * what it asks for, and its keyframes.
  */
 export function printRules(rules: readonly Rule[], style: Layout = 'readable'): string {
-  const still = rules.filter((rule) => !rule.moving && !rule.frames)
+  const still = rules.filter((rule) => !rule.when && !rule.frames)
   if (still.length === rules.length) return printWidths(rules, style)
   const moving = (Object.keys(MOVING) as (keyof typeof MOVING)[]).map((name) => {
     const inner = printWidths(
-      rules.filter((rule) => rule.moving === name),
+      rules.filter((rule) => rule.when === name),
       style,
     )
     const asked = MOVING[name]
     return asked === undefined ? inner : wrapped(`@supports ${asked}`, inner, style)
   })
   const touch = printWidths(
-    rules.filter((rule) => rule.moving === 'touch'),
+    rules.filter((rule) => rule.when === 'touch'),
     style,
   )
   return (

@@ -136,7 +136,7 @@ function stylesheet(
   const classes = new Set<string>()
   const tags = new Set<string>()
   for (const tree of trees) collect(tree, classes, tags)
-  const shared = [...sharedRules(site, { classes, tags }), ...timelineRules(site)]
+  const shared = [...sharedRules(site, { classes, tags }), ...(options.engine ? [] : timelineRules(site))]
   const tokens = usedTokens(tokenDeclarations(site), [...shared, ...rules])
   const fonts = usedFonts(site, tokens, tags, [...shared, ...rules], trees)
   const final = options.style === 'minified' ? inlineOnce(tokens, [...shared, ...rules]) : { tokens, rules: [...shared, ...rules] }

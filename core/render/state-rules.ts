@@ -1,9 +1,11 @@
+import { short } from '#core/values/short'
 import type { Block } from '#core/blocks/index'
 import { easingToCss } from '#core/motion/easing'
 import type { Declaration, Setting } from '#core/style/property'
 import { type PropertyName, propertyOf, statesOfStyle, type StyleValues } from '#core/style/registry'
 import type { BlockState } from '#core/style/states'
 import { OF_IMAGE } from './picture-parts'
+import { PSEUDO } from './pseudo'
 import type { Rule } from './rules'
 
 /** How long a change of state takes where nothing is said, seconds. */
@@ -17,19 +19,18 @@ const TRAVELS: ReadonlySet<string> = new Set(['translate', 'scale', 'rotate'])
 /** How a visitor brings a state about. */
 function stateSelector(block: Block, selector: string, state: BlockState, around: string | undefined): string | undefined {
   switch (state) {
-    case 'around':
-      return around === undefined ? undefined : `.${around}:is(:hover, :focus-within) ${selector}`
+    case 'group':
+      return around === undefined ? undefined : `.${around}${PSEUDO.hoverInside} ${selector}`
     case 'hover':
-      // What has the focus of the keyboard looks as under the pointer.
-      return selector + (block.kind === 'group' ? ':is(:hover, :focus-within)' : ':is(:hover, :focus-visible)')
+      return selector + (block.kind === 'group' ? PSEUDO.hoverInside : PSEUDO.hover)
     case 'focus':
-      return selector + (block.kind === 'group' || block.kind === 'field' ? ':focus-within' : ':focus-visible')
+      return selector + (block.kind === 'group' || block.kind === 'field' ? PSEUDO.focusInside : PSEUDO.focus)
     case 'pressed':
-      return `${selector}:active`
+      return selector + PSEUDO.pressed
     case 'current':
       return `${selector}[aria-current]`
     case 'disabled':
-      return selector + (block.kind === 'field' ? ':has(:disabled)' : ':disabled')
+      return selector + (block.kind === 'field' ? `:has(${PSEUDO.disabled})` : PSEUDO.disabled)
   }
 }
 
@@ -42,8 +43,6 @@ export function stateParts(values: StyleValues, setting: Setting, boxed: boolean
     parts[boxed && OF_IMAGE.has(name) ? 'image' : 'own'].push(...propertyOf(name).css(values[name], setting))
   return parts
 }
-
-const short = (value: number) => String(Number(value.toFixed(3)))
 
 /** `transition` of what changes in some state; nothing where all changes at once. */
 function transitionOf(declarations: readonly Declaration[], { transition }: StyleValues): string | undefined {
@@ -88,7 +87,7 @@ export function stateRules(
       selector: target,
       below: null,
       declarations: [['transition', transition]],
-      ...(travels ? { moving: 'wanted' as const } : {}),
+      ...(travels ? { when: 'wanted' as const } : {}),
     })
   }
   for (const { state, own, image: inside } of parts) {
@@ -97,12 +96,12 @@ export function stateRules(
     if (own.length > 0) rules.push({ selector: when, below: null, declarations: own })
     if (inside.length > 0) rules.push({ selector: image(when), below: null, declarations: inside })
     // Where nothing can be hovered, what that would show is shown.
-    if (base.touch && (state === 'hover' || state === 'around'))
+    if (base.touch && (state === 'hover' || state === 'group'))
       for (const [target, declarations] of [
         [selector, own],
         [image(selector), inside],
       ] as const)
-        if (declarations.length > 0) rules.push({ selector: target, below: null, declarations, moving: 'touch' })
+        if (declarations.length > 0) rules.push({ selector: target, below: null, declarations, when: 'touch' })
   }
   return rules
 }

@@ -35,8 +35,8 @@ function site(picture: Style, caption: Style = {}, card: Style = {}) {
 describe('a state', () => {
   test('of the card makes a picture grow inside its frame, and a caption come up', () => {
     const { css, html } = site(
-      { base: {}, around: { zoom: 1.1 } },
-      { base: { opacity: 0, lift: -12 }, around: { opacity: 1, lift: 0 } },
+      { base: {}, group: { zoom: 1.1 } },
+      { base: { opacity: 0, lift: -12 }, group: { opacity: 1, lift: 0 } },
     )
     expect(html).toContain('class="work-card"')
     expect(css).toMatch(/\.work-card:is\(:hover,:focus-within\) \.work-picture ?> ?img\{scale:1\.1\}/)
@@ -72,7 +72,7 @@ describe('a state', () => {
   })
 
   test('that only hover can reach is shown where nothing is hovered, if that is asked for', () => {
-    const caption = { base: { opacity: 0, touch: 'hover' as const }, around: { opacity: 1 } }
+    const caption = { base: { opacity: 0, touch: 'hover' as const }, group: { opacity: 1 } }
     expect(site({}, caption).css).toMatch(/@media \(hover:none\)\{\.work-text\{opacity:1\}\}/)
   })
 })
@@ -85,7 +85,7 @@ test('a block answers to the card that it stands in, or to the innermost group',
 
 test('states are those that a block can be in', () => {
   const { shown, chain } = site({})
-  expect(statesFor(shown, chain)).toEqual(['around', 'hover'])
+  expect(statesFor(shown, chain)).toEqual(['group', 'hover'])
   const makeId = testIds()
   expect(statesFor(newBlock('link', makeId), [])).toEqual(['hover', 'focus', 'pressed', 'current'])
   expect(statesFor(newBlock('button', makeId), [])).toEqual(['hover', 'focus', 'pressed', 'disabled'])

@@ -1,8 +1,17 @@
+import { z } from 'zod'
+
 /** The file that a played page is watched by; no export has it. */
 export const WATCH_FILE = 'watch.js'
 
 /** What the script in a played page says: where it is scrolled to, and frames of that scroll, of which some came late. */
-export type Watched = { scroll: number; height: number; window: number; frames: number; late: number }
+export const watchedSchema = z.object({
+  scroll: z.number().min(0),
+  height: z.number().min(0),
+  window: z.number().positive(),
+  frames: z.int().min(0),
+  late: z.int().min(0),
+})
+export type Watched = z.infer<typeof watchedSchema>
 /** What it is told: how fast time passes, where 1 is as usual. */
 export type Told = { rate?: number }
 

@@ -1,3 +1,4 @@
+import { short } from '#core/values/short'
 import { z } from 'zod'
 import { type Colour, colourSchema } from '#core/values/colour'
 import { idSchema } from '#core/values/ids'
@@ -79,8 +80,6 @@ export const isGradient = (layer: FillLayer): layer is GradientLayer => 'stops' 
 
 /** Where a picture that fills is found: one file for each density of the screen, or nothing where the site has no such picture. */
 export type FillPicture = (id: string, opacity: number, width: number) => { one: string; two?: string } | undefined
-
-const short = (value: number) => String(Number(value.toFixed(3)))
 
 /** A colour as a layer of some opacity shows it. */
 const faded = (colour: Colour, by = 1): Colour => (by === 1 ? colour : { ...colour, alpha: (colour.alpha ?? 1) * by })

@@ -1,4 +1,4 @@
-import type { KeyboardEvent, PointerEvent } from 'react'
+import type { PointerEvent } from 'react'
 import { memo, useRef } from 'react'
 import type { Block } from '#core/blocks/index'
 import { type BarEnd, hasBarEnds, snapped, snapsOf, withBarEnd } from '#core/motion/bar-ends'
@@ -10,6 +10,7 @@ import { motionLabel, spanInWords } from '#core/motion/words'
 import type { StageView } from '../../live/frames'
 import { useSession, useSessionStore } from '../../session/context'
 import { blockName, makeId, select } from '../../session/store'
+import { arrowSteps } from '../arrow-steps'
 import { followPointer } from '../follow-pointer'
 import { pageOfScreen, screenOf } from './axis'
 import type { Moving } from '../../live/moving'
@@ -157,13 +158,6 @@ function End({ end, item, view, moving, chosen, onChoose, onChange }: EndProps) 
       end: () => undefined,
     })
   }
-  const onKeyDown = (event: KeyboardEvent) => {
-    const by = { ArrowDown: 1, ArrowUp: -1 }[event.key]
-    if (by === undefined) return
-    event.preventDefault()
-    event.stopPropagation()
-    onChange(end, at + by * (event.shiftKey ? 10 : 1), keys.current)
-  }
   const said = end === 'from' ? 'Begins' : 'Ends'
   return (
     <div
@@ -179,7 +173,7 @@ function End({ end, item, view, moving, chosen, onChoose, onChange }: EndProps) 
       data-bar-end={end}
       className={`absolute -left-1 z-10 h-2.5 w-[21px] cursor-ns-resize touch-none border-ink ${end === 'from' ? '-top-[5px] border-t-0' : '-bottom-[5px]'}`}
       onPointerDown={onPointerDown}
-      onKeyDown={onKeyDown}
+      onKeyDown={arrowSteps(1, (by) => onChange(end, at + by, keys.current))}
       onFocus={() => (keys.current = makeId())}
     >
       <span className={`absolute inset-x-0 top-1 h-[2px] ${chosen ? 'bg-yarrow' : 'bg-ink'}`} />

@@ -1,17 +1,17 @@
 import { Pause, Play, RotateCcw } from 'lucide-react'
-import { type KeyboardEvent, type PointerEvent, memo, type RefObject, useEffect, useLayoutEffect, useRef, useState } from 'react'
+import { type PointerEvent, memo, type RefObject, useEffect, useLayoutEffect, useRef, useState } from 'react'
 import { furthest } from '#core/motion/scene'
 import { useFrames } from '../../live/frames'
 import { useSession, useSessionStore } from '../../session/context'
-import { pageOf } from '../../session/store'
-import { useShownSite } from '../../session/tried'
 import { Choice } from '../../ui/choice'
 import { RUNNING, runOrStop } from '../commands'
+import { arrowSteps } from '../arrow-steps'
 import { followPointer } from '../follow-pointer'
 import { pageOfScreen, sameIn, screenOf } from './axis'
 import { Bars } from './bars'
 import { leadView } from './lead'
-import { type Moving, movingIn, showAt } from '../../live/moving'
+import { useMoving } from './use-moving'
+import { type Moving, showAt } from '../../live/moving'
 import { WindowLines } from './window-lines'
 
 /** Speeds at which the page is scrolled, px per second. */
@@ -25,26 +25,26 @@ type ScrollRulerProps = { stage: RefObject<HTMLDivElement | null>; left: number;
 export function ScrollRuler({ stage, left, width, top, height }: ScrollRulerProps) {
   const store = useSessionStore()
   const frames = useFrames()
-  const site = useShownSite()
-  const page = useSession(pageOf)
   const layout = useSession((state) => state.layout)
+  const { of, open } = useMoving(layout)
   const playhead = useSession((state) => state.playhead)
   const running = useSession((state) => state.running)
   useSession((state) => state.scope)
   const [speed, setSpeed] = useState(RUNNING)
   const lead = leadView(frames, store.getState())
-  const moving = lead && movingIn(lead, site, page, layout)
+  const moving = lead && of(lead)
   const end = moving ? furthest(moving.scene) : 0
 
   // All views are shown at the same place of the page as the one that leads.
   useLayoutEffect(() => {
     if (!moving) return
-    for (const view of frames.values()) {
-      const own = movingIn(view, site, page, layout)
+    for (const { view, moving: own } of open()) {
       const scroll = playhead === null ? null : view === lead ? playhead : sameIn(moving.sections, own.sections, playhead)
       showAt(view, scroll === null ? null : { scroll, ...(running === null ? {} : { speed: running }) })
     }
-  }, [frames, site, page, layout, playhead, running, moving, lead])
+    // What is asked of a layout is the same as long as that is.
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- `open` is of the layout
+  }, [layout, playhead, running, moving, lead])
   useEffect(
     () => () => {
       for (const view of frames.values()) showAt(view, null)
@@ -206,13 +206,6 @@ function PlayheadMark({ at, end, y, onMove, onStep }: PlayheadProps) {
       end: () => undefined,
     })
   }
-  const onKeyDown = (event: KeyboardEvent) => {
-    const by = { ArrowDown: 1, ArrowUp: -1 }[event.key]
-    if (by === undefined) return
-    event.preventDefault()
-    event.stopPropagation()
-    onStep(by * (event.shiftKey ? 100 : 10))
-  }
   const px = Math.round(at ?? 0)
   return (
     <div
@@ -230,7 +223,7 @@ function PlayheadMark({ at, end, y, onMove, onStep }: PlayheadProps) {
       className={`absolute left-0 z-20 flex h-5 cursor-ns-resize touch-none items-center justify-end pr-2 ${at === null ? 'border border-yarrow bg-panel text-ink-2' : 'bg-yarrow text-ink'}`}
       style={{ top: y(at ?? 0) - 10, width: AXIS }}
       onPointerDown={onPointerDown}
-      onKeyDown={onKeyDown}
+      onKeyDown={arrowSteps(10, onStep)}
     >
       <span className="figure font-semibold">{at === null ? 'rest' : px}</span>
     </div>

@@ -4,13 +4,10 @@ import { rangeAt } from '#core/grid/columns'
 import { type Motion, motionsIn } from '#core/motion/motion'
 import { rangeOf, valueInScope } from '#core/style/cascade'
 import { currentOf, overlaid } from '#core/site/directions'
-import { type StageView, useFrames } from '../../live/frames'
-import { openViews } from '../../session/desk'
 import { useSession, useSessionStore } from '../../session/context'
-import { pageOf } from '../../session/store'
-import { useShownSite } from '../../session/tried'
-import { type Moving, movingIn } from '../../live/moving'
+import { useAfterPaint } from '../../ui/lagging'
 import { setMotions } from './set-motion'
+import { type MovingView, useMoving } from './use-moving'
 
 /** The motions of a block in the range that is edited, the one that is chosen, and what changes them. */
 export function useMotions(block: Block) {
@@ -38,18 +35,15 @@ export function useMotions(block: Block) {
   }
 }
 
-export type Motions = ReturnType<typeof useMotions>
+export type MotionsAccess = ReturnType<typeof useMotions>
 
-/** The open views of the range that is edited, and what moves in them; all that are open where no motion differs. */
-export function useMovingViews(): { view: StageView; moving: Moving }[] {
-  const store = useSessionStore()
-  const frames = useFrames()
-  const site = useShownSite()
-  const page = useSession(pageOf)
-  const layout = useSession((state) => state.layout)
+/** The open views of the range that is edited and of those narrower, a frame after they are painted; none where nothing is asked. */
+export function useMovingViews(asked: boolean): MovingView[] {
+  const breakpoints = useSession((state) => state.session.site.breakpoints)
   const scope = useSession((state) => state.scope)
-  const open = openViews(store.getState()).flatMap((index) => frames.get(index) ?? [])
-  const range = rangeOf(site.breakpoints, scope)
-  const shown = typeof scope === 'object' ? open.filter((view) => rangeAt(site.breakpoints, view.width) >= range) : open
-  return shown.map((view) => ({ view, moving: movingIn(view, site, page, layout) }))
+  const layout = useAfterPaint(useSession((state) => state.layout))
+  const { open } = useMoving(layout)
+  if (!asked) return []
+  const range = rangeOf(breakpoints, scope)
+  return open().filter(({ view }) => typeof scope !== 'object' || rangeAt(breakpoints, view.width) >= range)
 }

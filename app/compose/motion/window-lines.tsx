@@ -1,13 +1,12 @@
 import type { Line, Motion } from '#core/motion/motion'
 import { lineAt } from '#core/motion/scene'
 import { lineInWords } from '#core/motion/words'
-import { type StageView, useFrames } from '../../live/frames'
-import { openViews } from '../../session/desk'
-import { useSession, useSessionStore } from '../../session/context'
-import { pageOf, selected } from '../../session/store'
-import { useShownSite } from '../../session/tried'
+import type { StageView } from '../../live/frames'
+import { useSession } from '../../session/context'
+import { selected } from '../../session/store'
 import { sameIn, screenOf } from './axis'
-import { movingIn, type Moving } from '../../live/moving'
+import type { Moving } from '../../live/moving'
+import { useMoving } from './use-moving'
 
 /** The lines of the window that a motion asks about. */
 function linesOf(motion: Motion | undefined): Line[] {
@@ -19,27 +18,22 @@ type WindowLinesProps = { lead: StageView; moving: Moving; top: number; left: nu
 
 /** Through all views: the playhead, which is the top of the window, its bottom, and the lines that the chosen motion asks about. */
 export function WindowLines({ lead, moving, top, left }: WindowLinesProps) {
-  const store = useSessionStore()
-  const frames = useFrames()
-  const site = useShownSite()
-  const page = useSession(pageOf)
-  const layout = useSession((state) => state.layout)
+  const { open } = useMoving(useSession((state) => state.layout))
   const playhead = useSession((state) => state.playhead)
   const at = useSession((state) => state.motionAt)
   const block = useSession((state) => selected(state)?.block)
   if (playhead === null) return null
-  const views = openViews(store.getState()).flatMap((index) => frames.get(index) ?? [])
+  const views = open()
   return (
     <div aria-hidden className="pointer-events-none absolute left-0 top-0 z-20 h-0 w-full">
-      {views.map((view) => {
-        const own = movingIn(view, site, page, layout)
+      {views.map(({ view, moving: own }) => {
         const scroll = view === lead ? playhead : sameIn(moving.sections, own.sections, playhead)
         const element = document.querySelector<HTMLElement>(`[data-view="${view.width}"]`)
         const column = element?.parentElement
         if (!column) return null
         const y = (px: number) => top + screenOf(own.sections, view.scale, px)
         const { window } = own.scene
-        const from = view === lead && views[0] === view ? left : column.offsetLeft
+        const from = view === lead && views[0]!.view === view ? left : column.offsetLeft
         const bounds = { left: from, width: column.offsetLeft + column.offsetWidth - from }
         const motion = own.blocks.find((one) => one.block.id === block?.id)?.motions[at]
         return (

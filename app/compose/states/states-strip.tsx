@@ -1,3 +1,4 @@
+import type { Element as Printed } from 'hast'
 import { toHtml } from 'hast-util-to-html'
 import { useEffect, useLayoutEffect, useMemo, useRef } from 'react'
 import { createPortal } from 'react-dom'
@@ -28,23 +29,32 @@ const PAD = 14
 
 /** Which states hold while one does: what is pressed is hovered as well, and has the focus. */
 const HOLDS: Record<BlockState, readonly BlockState[]> = {
-  around: ['around'],
-  hover: ['around', 'hover'],
-  focus: ['around', 'hover', 'focus'],
-  pressed: ['around', 'hover', 'focus', 'pressed'],
+  group: ['group'],
+  hover: ['group', 'hover'],
+  focus: ['group', 'hover', 'focus'],
+  pressed: ['group', 'hover', 'focus', 'pressed'],
   current: ['current'],
   disabled: ['disabled'],
 }
 
-/** What draws a block in its states: its page printed once, with the states of the guide as attributes. */
-function drawing(site: Site, page: Page, width: number): { css: string; html: (block: string) => string } {
-  const render = createRenderer({
-    language: site.language,
-    editing: true,
-    viewportUnit: 'unit',
-    addresses: viewAddresses('finished'),
-  })
-  const sections = render(site, page)
+/** The element of a block in what was printed. */
+function elementOf(element: Printed, block: string): Printed | undefined {
+  if (element.properties.dataBlock === block) return element
+  for (const child of element.children) {
+    const found = child.type === 'element' ? elementOf(child, block) : undefined
+    if (found) return found
+  }
+  return undefined
+}
+
+/** What prints sections for a site's language; it remembers what did not change. */
+const rendererFor = (language: string) =>
+  createRenderer({ language, editing: true, viewportUnit: 'unit', addresses: viewAddresses('finished') })
+
+/** A block as it is drawn in its states: the section that holds it, with the states of the guide as attributes. */
+function drawing(render: ReturnType<typeof rendererFor>, site: Site, page: Page, place: Place, width: number) {
+  const own = [place.block.id, ...place.ancestors.map((one) => one.id)]
+  const sections = render(site, { ...page, sections: page.sections.filter((one) => own.includes(one.id)) })
   const { guide } = restyledSite(site)
   const rules = [
     ...sharedViewRules(site, 'finished'),
@@ -54,14 +64,8 @@ function drawing(site: Site, page: Page, width: number): { css: string; html: (b
     ...sections.flatMap((one) => one.rules),
   ]
   const css = printRules(rulesAtViewport(rules, { width, height: viewportHeightFor(width) }), 'minified')
-  return {
-    css: `${css}:host{display:block}`,
-    html: (block) => {
-      const holder = document.createElement('div')
-      holder.innerHTML = sections.map((one) => toHtml(one.element)).join('')
-      return holder.querySelector(`[data-block="${CSS.escape(block)}"]`)?.outerHTML ?? ''
-    },
-  }
+  const found = sections[0] && elementOf(sections[0].element, place.block.id)
+  return { css: `${css}:host{display:block}`, html: found ? toHtml(found) : '' }
 }
 
 const FONTS = '/fonts.css'
@@ -82,11 +86,16 @@ export function StatesStrip({ place, states }: StatesStripProps) {
   const page = useSession(pageOf)
   const scope = useSession((state) => state.scope)
   const view = leadView(frames, store.getState())
-  const drawn = useMemo(() => view && drawing(site, page, view.width), [site, page, view])
+  const render = useMemo(() => rendererFor(site.language), [site.language])
+  const width = view?.width
+  const drawn = useMemo(
+    () => (width === undefined ? undefined : drawing(render, site, page, place, width)),
+    [render, site, page, place, width],
+  )
   useEffect(loadFonts, [])
   const stage = document.querySelector('[data-stage]')?.parentElement
   if (!view || !drawn || !stage) return null
-  const shown = [null, ...states.filter((state) => state !== 'around' || place.block.style.around)]
+  const shown = [null, ...states.filter((state) => state !== 'group' || place.block.style.group)]
   return createPortal(
     <div
       role="group"
@@ -103,7 +112,7 @@ export function StatesStrip({ place, states }: StatesStripProps) {
           onClick={() => store.setState({ scope: state ?? 'base' })}
         >
           <span className="block px-2.5 pt-1.5 text-label text-ink-2">{state ? STATE_NAMES[state] : 'At rest'}</span>
-          <Drawing place={place} site={site} page={page} state={state} css={drawn.css} html={drawn.html(place.block.id)} />
+          <Drawing place={place} site={site} page={page} state={state} css={drawn.css} html={drawn.html} />
         </button>
       ))}
     </div>,
@@ -180,7 +189,7 @@ function dress(copy: HTMLElement, place: Place, site: Site, page: Page, state: B
     if (!element) continue
     const setting = settingAt(block, surround, site.breakpoints, 0, 'unit')
     const answers = block !== self && answersTo(chain) === self && (state === 'hover' || state === 'focus' || state === 'pressed')
-    const holding: readonly BlockState[] = block === self ? HOLDS[state] : answers ? ['around'] : []
+    const holding: readonly BlockState[] = block === self ? HOLDS[state] : answers ? ['group'] : []
     const boxed = hasTrait(block.kind, 'image') && element.tagName !== 'IMG'
     for (const each of BLOCK_STATES.filter((one) => holding.includes(one))) {
       const values = block.style[each]

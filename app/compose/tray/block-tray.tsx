@@ -1,6 +1,5 @@
 import { ChevronLeft } from 'lucide-react'
 import { type ReactNode, useEffect, useRef, useState } from 'react'
-import { hasColumn } from '#core/blocks/applies'
 import { type Block, hasTrait } from '#core/blocks/index'
 import { hasWords } from '#core/blocks/tree'
 import type { Place } from '#core/site/tree'
@@ -51,8 +50,7 @@ export function BlockTray({ places: newest }: { places: readonly Place[] }) {
     columns.push({ name: 'Type', show: () => <TypeColumn style={style} /> })
   columns.push({ name: 'Surface', show: () => <SurfaceColumn style={style} /> })
   if (hasWords(block) && one) columns.push({ name: 'Words', show: () => <WordsColumn block={block} /> })
-  if (every((each) => hasColumn('states', each.kind) || hasWords(each)))
-    columns.push({ name: 'States', show: () => <StatesColumn style={style} /> })
+  columns.push({ name: 'States', show: () => <StatesColumn style={style} /> })
   // While the scroll ruler stands, motion is what is worked on.
   if (one && ruler) columns.unshift(...motionColumns(block, ruler))
   else if (one) columns.push(...motionColumns(block, ruler))

@@ -26,7 +26,7 @@ export function ChangeOfState({ block }: { block: Block }) {
       onChange={(value) => set({ transition: { ...now, [name]: value / 1000 } })}
     />
   )
-  const hoverOnly = opacity === 0 && [block.style.hover, block.style.around].some((values) => (values?.opacity ?? 0) > 0)
+  const hoverOnly = opacity === 0 && [block.style.hover, block.style.group].some((values) => (values?.opacity ?? 0) > 0)
   return (
     <div data-sets="transition touch" className="mt-1 border-t border-line pt-1">
       <Row label="Takes">{ms('duration', 'How long the change takes')}</Row>

@@ -1,17 +1,20 @@
 import { X } from 'lucide-react'
 import { Fragment } from 'react'
 import type { Block } from '#core/blocks/index'
+import { viewportHeightFor } from '#core/grid/viewport-height'
 import { type Motion, type MotionKind, MOST_MOTIONS } from '#core/motion/motion'
 import { newMotion } from '#core/motion/new-motion'
 import { spanOf } from '#core/motion/scene'
 import { restingOf } from '#core/motion/state'
 import { MOTION_NAMES, motionLabel, spanInWords, whyStill } from '#core/motion/words'
 import { ColumnHead, Finding, Row } from '../../fields/row'
+import { useFrames } from '../../live/frames'
 import { useSession, useSessionStore } from '../../session/context'
 import { Choice } from '../../ui/choice'
 import { NumberField } from '../../ui/number-field'
 import { CurveRow } from './curve-row'
-import { type Motions, useMotions, useMovingViews } from '../motion/use-motions'
+import { type MotionsAccess, useMotions, useMovingViews } from '../motion/use-motions'
+import { leadView } from '../motion/lead'
 import { parallaxFindings } from '../motion/parallax-findings'
 
 const KINDS: { value: MotionKind; label: string; note: string }[] = [
@@ -26,11 +29,12 @@ export function MotionColumn({ block }: { block: Block }) {
   const store = useSessionStore()
   const ruler = useSession((state) => state.scrollRuler)
   const motions = useMotions(block)
-  const views = useMovingViews()
-  const first = views[0]
+  const [first] = useMovingViews(motions.motions.length > 0)
+  const frames = useFrames()
   const add = (kind: MotionKind) => {
-    const box = first?.view.frame.find(block.id)?.getBoundingClientRect()
-    const inFirstWindow = box !== undefined && box.top < (first?.moving.scene.window ?? 0) / 2
+    const lead = leadView(frames, store.getState())
+    const box = lead?.frame.find(block.id)?.getBoundingClientRect()
+    const inFirstWindow = lead !== undefined && box !== undefined && box.top < viewportHeightFor(lead.width) / 2
     motions.set([...motions.motions, newMotion(kind, inFirstWindow)])
     motions.choose(motions.motions.length)
     if (!ruler) store.setState({ scrollRuler: true })
@@ -98,7 +102,7 @@ export function MotionColumn({ block }: { block: Block }) {
 }
 
 /** The speed of parallax, or the time of what plays by itself. */
-function KindFields({ motion, motions }: { motion: Motion; motions: Motions }) {
+function KindFields({ motion, motions }: { motion: Motion; motions: MotionsAccess }) {
   if (motion.kind === 'parallax')
     return (
       <>
@@ -178,7 +182,7 @@ function atWidths(list: readonly { width: number; said: string }[]): string {
 
 /** Where the motion happens in each open view, and why it does not, or not wholly. */
 function WhatItComesTo({ block, motion, index }: { block: Block; motion: Motion; index: number }) {
-  const views = useMovingViews()
+  const views = useMovingViews(true)
   const calm = matchMedia('(prefers-reduced-motion: reduce)').matches
   const found = views.flatMap(({ view, moving }) => {
     const own = moving.blocks.find((one) => one.block.id === block.id)

@@ -1,11 +1,11 @@
 import type { Block } from '#core/blocks/index'
-import { EDGES, type Line, type Moment, type Motion, type MotionOf, type Range } from '#core/motion/motion'
+import { EDGES, type Line, LINES, type Moment, type Motion, type MotionOf, type Range } from '#core/motion/motion'
 import { ColumnHead, Finding, Row } from '../../fields/row'
 import { useSession } from '../../session/context'
 import { blockName, pageOf } from '../../session/store'
 import { Choice } from '../../ui/choice'
 import { NumberField } from '../../ui/number-field'
-import { type Motions, useMotions } from '../motion/use-motions'
+import { type MotionsAccess, useMotions } from '../motion/use-motions'
 
 const OWN = 'own'
 const PAGE = 'page'
@@ -47,7 +47,7 @@ function useFollowed(gone: string | undefined) {
     : sections
 }
 
-function RevealRange({ motion, motions }: { motion: MotionOf<'reveal'>; motions: Motions }) {
+function RevealRange({ motion, motions }: { motion: MotionOf<'reveal'>; motions: MotionsAccess }) {
   const sections = useFollowed(motion.of)
   return (
     <>
@@ -90,7 +90,7 @@ const WHOLE: { begins: Moment; ends: Moment } = {
   ends: { edge: 'bottom', line: { value: 0, unit: '%' } },
 }
 
-function ScrubRange({ motion, motions }: { motion: MotionOf<'scrub'>; motions: Motions }) {
+function ScrubRange({ motion, motions }: { motion: MotionOf<'scrub'>; motions: MotionsAccess }) {
   const { range } = motion
   const of = typeof range.of === 'object' ? range.of.section : range.of
   const sections = useFollowed(typeof range.of === 'object' ? range.of.section : undefined)
@@ -165,8 +165,7 @@ const LineFields = ({ label, line, onChange }: LineFieldsProps) => (
       label={`${label} of the window`}
       unit={line.unit === '%' ? '% down' : 'px down'}
       value={line.value}
-      least={-2000}
-      most={4000}
+      {...LINES}
       step={line.unit === '%' ? 5 : 10}
       onChange={(value) => onChange({ ...line, value })}
     />

@@ -8,6 +8,7 @@ import { edit } from '../../session/store'
 import { StatesStrip } from '../states/states-strip'
 import { ChangeOfState } from './change-of-state'
 import { MIXED } from './fields'
+import { OpacityRow } from './opacity-row'
 import { LinkRows } from './link-rows'
 import { useField } from '../../fields/use-field'
 import { ColumnHead, Finding, Row } from '../../fields/row'
@@ -114,19 +115,7 @@ export function StatesColumn({ style }: { style: StyleAccess }) {
               />
             </Row>
           )}
-          <Row label="Opacity" style={style} names={['opacity']}>
-            <NumberField
-              className="flex-1"
-              label="Opacity in this state"
-              unit="%"
-              placeholder={MIXED}
-              value={style.isMixed('opacity') ? null : Math.round((style.get('opacity') ?? 1) * 100)}
-              least={0}
-              most={100}
-              step={5}
-              onChange={(percent) => style.set({ opacity: percent / 100 })}
-            />
-          </Row>
+          <OpacityRow style={style} />
           <Finding well>{WHEN[now]} Ink, fill, edge colour, shadow and filters in the other columns set this state too.</Finding>
         </>
       )}
@@ -149,7 +138,7 @@ export function StatesColumn({ style }: { style: StyleAccess }) {
 }
 
 const WHEN: Record<BlockState, string> = {
-  around: 'While the pointer or the focus is in its card or group.',
+  group: 'While the pointer or the focus is in its card or group.',
   hover: 'Under the pointer, and with the focus of the keyboard.',
   focus: 'With the focus of the keyboard, over what hover sets.',
   pressed: 'While it is pressed.',

@@ -1,11 +1,11 @@
 import { ListField } from '../../ui/list-field'
-import { NumberField } from '../../ui/number-field'
 import { BLEND_OPTIONS } from '../fills/blend-options'
 import { FillLayers } from '../fills/fill-layers'
 import { BehindRows } from './behind-rows'
 import { EdgeRows } from './edge-rows'
 import { EdgeShapeRows } from './edge-shape-rows'
 import { ChoiceOf, ColourRow, LengthOf, MIXED } from './fields'
+import { OpacityRow } from './opacity-row'
 import { ShadowRows } from './shadow-rows'
 import { ColumnHead, Row } from '../../fields/row'
 import type { StyleAccess } from '../../fields/use-style'
@@ -48,19 +48,7 @@ export function SurfaceColumn({ style }: { style: StyleAccess }) {
           <ChoiceOf style={style} name="blend" options={BLEND_OPTIONS} fallback="normal" />
         </Row>
       )}
-      <Row label="Opacity" style={style} names={['opacity']}>
-        <NumberField
-          className="flex-1"
-          label="Opacity"
-          unit="%"
-          placeholder={MIXED}
-          value={style.isMixed('opacity') ? null : Math.round((style.get('opacity') ?? 1) * 100)}
-          least={0}
-          most={100}
-          step={5}
-          onChange={(percent) => style.set({ opacity: percent === 100 && style.scope === 'base' ? null : percent / 100 })}
-        />
-      </Row>
+      <OpacityRow style={style} />
     </div>
   )
 }

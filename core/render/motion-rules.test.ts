@@ -1,0 +1,194 @@
+import { gzipSync } from 'node:zlib'
+import { describe, expect, test } from 'vitest'
+import { newBlock, newSection } from '#core/blocks/defaults'
+import type { Block } from '#core/blocks/index'
+import type { Motion } from '#core/motion/motion'
+import { newSite } from '#core/site/defaults'
+import type { Style } from '#core/style/registry'
+import { testIds } from '#core/values/ids.fixture'
+import { MOTION_SCRIPT } from './motion-script'
+import { pageFile } from './own-links'
+import { minifyScript, PAGE_SCRIPT } from './page-script'
+import { printSite } from './site'
+
+type Printed = { css: string; html: string }
+
+/** A page of two sections, Work with a group of two texts, and Plan; the group has a style. */
+function printed(styleOf: (plan: string, narrow: string) => Style, engine?: 'plain' | 'calm', hidden = false): Printed {
+  const makeId = testIds()
+  const made = newSite('Test', makeId)
+  const text = (words: string): Block => ({ ...newBlock('text', makeId), words: { en: [words] } }) as Block
+  const plan = {
+    ...newSection('work', makeId),
+    name: 'Plan',
+    children: [text('Later.')],
+    ...(hidden ? { hidden: true as const } : {}),
+  }
+  const group = {
+    ...newBlock('group', makeId),
+    name: 'Passages',
+    children: [text('One.'), text('Two.')],
+    style: styleOf(plan.id, made.breakpoints.at(-1)!.id),
+  }
+  const section = { ...newSection('work', makeId), children: [group as Block] }
+  const { css, pages } = printSite(
+    { ...made, pages: [{ ...made.pages[0]!, sections: [section, plan] }] },
+    {
+      style: 'minified',
+      ...(engine ? { engine } : {}),
+      addresses: { picture: () => 'a.png', page: pageFile, form: () => '#', stylesheet: 'style.css', font: () => 'none' },
+    },
+  )
+  return { css, html: pages[0]!.html }
+}
+const withMotion = (...motion: Motion[]) => printed(() => ({ base: { motion } }))
+const reveal = (more: Partial<Extract<Motion, { kind: 'reveal' }>> = {}): Motion => ({
+  kind: 'reveal',
+  line: { value: 75, unit: '%' },
+  from: { opacity: 0, down: { value: 24, unit: 'px' } },
+  duration: 0.6,
+  ...more,
+})
+/** What stands inside the query that asks an engine, and no further. */
+const inside = (css: string, query: string): string => {
+  const from = css.indexOf(query)
+  if (from < 0) return ''
+  let depth = 0
+  let at = css.indexOf('{', from)
+  const begins = at
+  do {
+    if (css[at] === '{') depth++
+    if (css[at] === '}') depth--
+    at++
+  } while (depth > 0)
+  return css.slice(begins + 1, at - 1)
+}
+
+describe('the rules of a motion', () => {
+  test('on opening plays for all who want motion, on a screen, and waits on its first frame', () => {
+    const { css, html } = withMotion({ kind: 'opening', from: { opacity: 0 }, duration: 0.5, delay: 0.2, easing: 'ease-out' })
+    expect(inside(css, '@media screen and (prefers-reduced-motion:no-preference)')).toMatch(
+      /\.work-passages\{animation:work-passages-opening \.5s ease-out \.2s both\}/,
+    )
+    expect(css).toMatch(/@keyframes work-passages-opening\{from\{opacity:0\}\}/)
+    expect(css).not.toContain('@supports')
+    expect(html).not.toContain('motion.js')
+  })
+
+  test('of parallax follows the page where the engine has timelines of the scroll, and needs no script', () => {
+    const { css, html } = withMotion({ kind: 'parallax', speed: 0.6 })
+    const scrolling = inside(css, '@supports (animation-timeline:view())')
+    expect(scrolling).toContain('animation-timeline:view()')
+    expect(scrolling).toMatch(/linear/)
+    expect(html).not.toContain('<script')
+  })
+
+  test('of parallax that rests at the top follows the scroll of the page itself', () => {
+    expect(withMotion({ kind: 'parallax', speed: 1.5, rests: 'opening' }).css).toContain('animation-timeline:scroll(root)')
+  })
+
+  test('of a scrub goes from px to px of the page, by the share of each of its states', () => {
+    const { css } = withMotion({
+      kind: 'scrub',
+      range: { of: 'page', begins: 100, ends: 500 },
+      states: [
+        { at: 0, pose: { scale: 1 } },
+        { at: 40, pose: { scale: 1.5 } },
+        { at: 100, pose: { scale: 2 } },
+      ],
+    })
+    expect(css).toContain('animation-range:100px 500px')
+    expect(css).toMatch(/@keyframes work-passages-scrub\{[^@]*40%\{scale:1\.5\}/)
+  })
+
+  test('that reveals waits by a trigger, and by the script where there is none', () => {
+    const { css, html } = withMotion(reveal())
+    const triggered = inside(css, '@supports (animation-trigger:--a play)')
+    expect(triggered).toMatch(/timeline-trigger:--work-passages-reveal[\w-]* view\(\)/)
+    expect(triggered).toContain('play-forwards')
+    expect(triggered).toMatch(/play-forwards[ ,;}](?! ?play-backwards,)/)
+    const waiting = inside(css, '@supports not (animation-trigger:--a play)')
+    expect(waiting).toContain('.moves .work-passages{animation:')
+    expect(waiting).toContain('paused')
+    expect(waiting).toContain('--line:75vh')
+    expect(html).toContain('<script src="motion.js"></script>')
+    expect(html).toContain('data-reveal')
+  })
+
+  test('that reveals each time goes back at its line', () => {
+    const { css } = withMotion(reveal({ again: true }))
+    expect(inside(css, '@supports (animation-trigger:--a play)')).toContain('play-forwards play-backwards')
+    expect(css).toContain('--again:1')
+  })
+
+  test('that follows a section takes its timeline, which the body lets through', () => {
+    const { css, html } = printed((plan) => ({ base: { motion: [reveal({ of: plan })] } }))
+    expect(css).toContain('.plan{view-timeline:--plan}')
+    expect(css).toContain('timeline-scope:--plan')
+    expect(html).toContain('data-reveal="plan"')
+  })
+
+  test('that follows a hidden section rests, and names no timeline that is not there', () => {
+    const { css } = printed((plan) => ({ base: { motion: [reveal({ of: plan })] } }), undefined, true)
+    expect(css).not.toContain('timeline-scope')
+    expect(css).not.toContain('.work-passages{animation')
+  })
+
+  test('plays what is inside one after the other', () => {
+    const { css } = withMotion(reveal({ apart: 0.1, delay: 0.2 }))
+    expect(css).toContain(':where(.work-passages)>*{animation:')
+    expect(css).toMatch(/\.work-passages>:nth-child\(2\)\{animation-delay:\.3s\}/)
+  })
+
+  test('adds to the others of its block, and to the place the block has itself', () => {
+    const { css } = withMotion({ kind: 'parallax', speed: 0.5 }, reveal())
+    expect(css).toContain('animation-composition:')
+    expect(css).toMatch(/animation-timeline:view\(\),auto|animation-timeline:view\(\), auto/)
+    const own = printed(() => ({ base: { motion: [{ kind: 'parallax', speed: 0.5 }] }, hover: { lift: 4 } })).css
+    expect(own).toContain('animation-composition:add')
+  })
+
+  test('each reveal has the trigger of its own line', () => {
+    const { css } = withMotion(reveal(), reveal({ line: { value: 100, unit: 'px' }, from: { scale: 0.8 } }))
+    const triggers = /\.work-passages\{timeline-trigger:([^;}]+)/.exec(css)?.[1] ?? ''
+    expect(triggers.split(',')).toHaveLength(2)
+  })
+
+  test('ends in the range that has none', () => {
+    const { css } = printed((_, narrow) => ({
+      base: { motion: [{ kind: 'parallax', speed: 0.5 }] },
+      below: { [narrow]: { motion: 'none' } },
+    }))
+    expect(css).toMatch(/@media\(width<640px\)\{\.work-passages\{animation:none\}\}/)
+  })
+
+  test('moves eight of a block, and lets the rest be', () => {
+    const many = Array.from({ length: 40 }, (): Motion => ({ kind: 'parallax', speed: 0.5 }))
+    expect(withMotion(...many).css.match(/@keyframes/g)?.length).toBe(8)
+  })
+
+  test('is not printed where none is wanted, and only what plays where nothing is known of scrolls', () => {
+    const style = (): Style => ({ base: { motion: [reveal(), { kind: 'parallax', speed: 0.5 }] } })
+    expect(printed(style, 'calm').css).not.toContain('animation')
+    expect(printed(style, 'calm').html).not.toContain('<script')
+    const plain = printed(style, 'plain').css
+    expect(plain).not.toContain('animation-timeline')
+    expect(plain).not.toContain('animation-trigger')
+    expect(plain).toContain('.moves .work-passages{animation:')
+  })
+})
+
+describe('the scripts of pages', () => {
+  const bytes = (script: string) => gzipSync(minifyScript(script), { level: 9 }).length
+
+  test('are small: what reveals is under 1 kB, and all together under 3 kB', () => {
+    expect(bytes(MOTION_SCRIPT)).toBeLessThan(1000)
+    expect(bytes(MOTION_SCRIPT) + bytes(PAGE_SCRIPT)).toBeLessThan(3000)
+  })
+
+  test('share the scope of their page, so no name is declared in both', () => {
+    const names = (script: string) => [...script.matchAll(/^(?:const|let|function) (\w+)/gm)].map(([, name]) => name)
+    const both = [...names(MOTION_SCRIPT), ...names(PAGE_SCRIPT)]
+    expect(new Set(both).size).toBe(both.length)
+  })
+})
