@@ -25,7 +25,7 @@ function header(page: string) {
           name: 'Name',
           span: 4,
           middle: { span: 8 },
-          narrow: { span: 4 },
+          narrow: { span: 3 },
           face: 'heading',
           weight: 560,
           size: pixels(20),
@@ -42,7 +42,7 @@ function header(page: string) {
           rowGap: token('space-2'),
           wrap: true,
           middle: { justify: 'start', span: 8 },
-          narrow: { span: 4, gap: token('space-4') },
+          narrow: { span: 1, start: 4, justify: 'end', gap: token('space-4') },
         },
         [
           link('Why come', to('reasons'), { underline: false, hover: { underline: true } }, 'small'),
@@ -50,6 +50,7 @@ function header(page: string) {
           link('What you see', to('work'), { underline: false, hover: { underline: true } }, 'small'),
           link('Log book', to('proof'), { underline: false, hover: { underline: true } }, 'small'),
         ],
+        { folds: { below: 'narrow', as: 'cover' } },
       ),
     ],
   )

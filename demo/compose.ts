@@ -43,8 +43,8 @@ const holder = <K extends Container['kind']>(kind: K, look: Styling, children: B
 
 export const section = (job: Section['job'], look: Styling, children: Block[]): Section =>
   holder('section', look, children, { job })
-export const group = (look: Styling, children: Block[], element?: 'article' | 'figure'): Block =>
-  holder('group', look, children, element ? { element } : {})
+export const group = (look: Styling, children: Block[], element?: 'article' | 'figure', fields: object = {}): Block =>
+  holder('group', look, children, { ...fields, ...(element ? { element } : {}) })
 /** Slides that stand side by side; each is a picture with its caption. */
 export const slideshow = (label: string, look: Styling, children: Block[]): Block =>
   holder('slideshow', look, children, { label: { en: label } })
@@ -55,10 +55,13 @@ export const text = (value: string | Span[], look: Styling = {}, type?: string):
   block('text', look, { ...words(value), ...(type ? { type } : {}) })
 export const button = (value: string, look: string, link: Link, style: Styling = {}): Block =>
   block('button', style, { ...words(value), look, link })
+/** A button that shows one block of a group that shows them one at a time. */
+export const showing = (value: string, look: string, shows: Block, style: Styling = {}): Block =>
+  block('button', style, { ...words(value), look, press: { shows: shows.id } })
 export const link = (value: string, to: Link, look: Styling = {}, type?: string): BlockOf<'link'> =>
   block('link', look, { ...words(value), link: to, ...(type ? { type } : {}) })
-export const nav = (label: string, look: Styling, links: BlockOf<'link'>[]): Block =>
-  holder('nav', look, links, { label: { en: label } })
+export const nav = (label: string, look: Styling, links: BlockOf<'link'>[], fields: object = {}): Block =>
+  holder('nav', look, links, { label: { en: label }, ...fields })
 export const list = (ordered: boolean, look: Styling, items: string[]): Block =>
   holder(
     'list',

@@ -88,8 +88,13 @@ const questions = (): Section =>
         narrow: { span: 4 },
       },
       QUESTIONS.map(([asked, answered]) =>
-        group({ name: 'Question', layout: 'column', rowGap: token('space-2') }, [heading(3, asked!), text(answered!)]),
+        group({ name: 'Question', layout: 'column', rowGap: token('space-2') }, [heading(3, asked!), text(answered!)], undefined, {
+          panel: 'details',
+          ...(asked === QUESTIONS[0]![0] ? { open: true } : {}),
+        }),
       ),
+      undefined,
+      { oneOpen: true },
     ),
   ])
 

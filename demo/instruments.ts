@@ -1,3 +1,4 @@
+import type { Change } from '#core/blocks/change'
 import type { Block } from '#core/blocks/index'
 import { isContainer } from '#core/blocks/tree'
 import { applyEdit, type Edit } from '#core/edits/index'
@@ -10,7 +11,7 @@ import { newCopy } from '#core/shared/make'
 import { role } from '#core/values/colour'
 import { idMaker } from '#core/values/ids'
 import { pixels, token } from '#core/values/length'
-import { caption, eyebrow, fluid, group, heading, link, picture, section, slideshow, table, text } from './compose'
+import { caption, eyebrow, fluid, group, heading, link, picture, section, showing, slideshow, table, text } from './compose'
 import { seeded } from './noise'
 
 const INSTRUMENTS = [
@@ -90,6 +91,42 @@ const ARRIVES: Motion[] = [
     easing: 'ease-out',
   },
 ]
+
+/** What each is like on three kinds of night, one at a time. */
+const NIGHTS = [
+  [
+    'Clear and still',
+    'Saturn through the Long Telescope holds still enough to count the moons. The queue is long, and nobody minds.',
+  ],
+  ['Moonlit', 'The wide one rests. The little Moon glass has the night to itself, and the children have the little Moon glass.'],
+  ['Cloudy', 'The stove is lit, the log book is read aloud, and between two clouds somebody always sees something.'],
+] as const
+
+/** One night goes to the left while the next comes from the right, a second each. */
+const NIGHT_CHANGE: Change = {
+  away: { opacity: 0, across: 60 },
+  out: { opacity: { start: 0, duration: 0.6, easing: 'ease-in' }, move: { start: 0, duration: 1, easing: 'ease-in' } },
+  in: { opacity: { start: 0.4, duration: 0.6, easing: 'ease-out' }, move: { start: 0, duration: 1, easing: 'ease-out' } },
+}
+
+/** Buttons, and the nights that they show. */
+function nights(): Block[] {
+  const panels = NIGHTS.map(([name, about]) => group({ name }, [text(about, {}, 'lead')]))
+  return [
+    group(
+      {
+        name: 'Kinds of night',
+        layout: 'row',
+        gap: token('space-3'),
+        wrap: true,
+        spaceBefore: token('space-6'),
+        spaceAfter: token('space-4'),
+      },
+      NIGHTS.map(([name], n) => showing(name, 'quiet', panels[n]!)),
+    ),
+    group({ name: 'Nights', span: 8, narrow: { span: 4 } }, panels, undefined, { oneShown: true, change: NIGHT_CHANGE }),
+  ]
+}
 
 /** One row: a picture with its caption, and words beside it. It is shared, so that all rows are set at once. */
 function row(): Block {
@@ -194,6 +231,7 @@ export function withInstruments(site: Site): Site {
     section('reasons', { paddingBottom: token('space-9') }, [
       heading(2, 'The figures, for those who ask', { spaceAfter: token('space-5') }),
       table('The instruments of Hollin Ridge, measured', FIGURES, { narrow: { rows: 'scroll' } }),
+      ...nights(),
     ]),
     section(
       'footer',

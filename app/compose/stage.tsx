@@ -8,6 +8,7 @@ import { useShownSite } from '../session/tried'
 import { later } from '../ui/later'
 import { View } from './view'
 
+const Opened = later(async () => (await import('./opened')).Opened)
 const ScrollRuler = later(async () => (await import('./motion/scroll-ruler')).ScrollRuler)
 
 /** Height of the captions over the views, px. */
@@ -154,6 +155,7 @@ export function Stage() {
           ))}
         {folded.length > 0 && strips.map((width) => <FoldedView key={width} width={width} />)}
       </div>
+      <Opened />
       <RowNumbers rows={rows} />
       {ruler && available > 0 && <ScrollRuler stage={stage} left={SIDE} width={RULER} top={CAPTION} height={rows.height} />}
     </div>

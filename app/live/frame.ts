@@ -8,6 +8,11 @@ const EDITOR_CSS = `
 [data-empty]::before{content:attr(data-empty);opacity:.45;text-transform:capitalize;pointer-events:none}
 [data-empty]:not([${EDITED}]){outline:1px dashed currentcolor;outline-offset:-1px;min-width:2em}
 :where(section:empty,header:empty,footer:empty,div:empty,nav:empty){min-height:96px;outline:1px dashed #5f716688;outline-offset:-1px}
+[data-over][open],[data-fold][open]{position:absolute!important;z-index:9;height:auto!important}
+[data-over=dialog],[data-over=cover],[data-fold=cover]{inset-inline:0}
+[data-over=dialog]{margin-inline:auto;max-width:min(640px,100% - 32px)}
+[data-over=cover],[data-fold=cover]{min-height:calc(100*var(--vh))}
+[data-fold=cover]{top:0}
 html{overflow:hidden}body{overflow-x:clip}
 [${EDITED}],.ProseMirror{outline:none;white-space:pre-wrap;cursor:text}`
 

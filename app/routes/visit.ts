@@ -18,16 +18,18 @@ export function loader({ request, params }: Route.LoaderArgs) {
     const found = await visitFile(store(), params.siteId, params['*'] || 'index.html', engine)
     if (!found) throw new MissingError('There is no such page.')
     const watched = searchParams.has('watched') && typeof found.bytes === 'string' && found.type.startsWith('text/html')
-    const bytes = watched ? String(found.bytes).replace('<head>', `<head><script src="${WATCH_FILE}"></script>`) : found.bytes
+    const scriptless = searchParams.has('scriptless')
+    const bytes = watched
+      ? String(found.bytes).replace('<head>', `<head><script src="${WATCH_FILE}"></script>`)
+      : // What would be blocked is not asked for.
+        scriptless && typeof found.bytes === 'string'
+        ? found.bytes.replace(/<script src="[^"]*"[^>]*><\/script>/g, '')
+        : found.bytes
     return ranged(request, bytes, {
       'Content-Type': found.type,
       'Cache-Control': 'no-cache',
       ...forFonts(request),
-      'Content-Security-Policy': searchParams.has('inside')
-        ? INSIDE_POLICY
-        : searchParams.has('scriptless')
-          ? SCRIPTLESS_POLICY
-          : PLAYED_POLICY,
+      'Content-Security-Policy': searchParams.has('inside') ? INSIDE_POLICY : scriptless ? SCRIPTLESS_POLICY : PLAYED_POLICY,
     })
   })
 }

@@ -58,7 +58,7 @@ export function Plate({ site, number, submit }: PlateProps) {
         <div ref={frame} className="relative overflow-clip" style={{ aspectRatio: `${WIDTH} / ${HEIGHT}` }}>
           <iframe
             title={`First page of ${site.name}`}
-            src={`/visit/${site.id}/index.html?engine=calm&r=${site.revision}`}
+            src={`/visit/${site.id}/index.html?engine=calm&scriptless&r=${site.revision}`}
             sandbox=""
             loading="lazy"
             tabIndex={-1}

@@ -16,7 +16,7 @@ export function statesFor(block: Block, ancestors: readonly Block[]): BlockState
     hover: true,
     focus: pressed || block.kind === 'field' || block.kind === 'group',
     pressed: pressed || block.kind === 'group',
-    current: block.kind === 'link',
+    current: block.kind === 'link' || (block.kind === 'button' && block.press !== undefined && 'shows' in block.press),
     disabled: (block.kind === 'button' && !block.link) || block.kind === 'field',
   }
   return BLOCK_STATES.filter((state) => can[state])

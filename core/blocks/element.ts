@@ -6,10 +6,14 @@ import { plainText } from '#core/values/words'
 import type { Block, WordBlock } from './index'
 import type { FieldBlock } from './field'
 import type { FormBlock } from './form'
+import type { Panel } from './panel'
 import type { PictureBlock } from './picture'
 import type { Video } from './video'
 import { element } from './html'
 import { renderWords } from './words-html'
+
+/** A block that is opened or shown by buttons. */
+export type PanelOfPage = { id: string; as?: Panel }
 
 /** A page that navigation may lead to. */
 export type ListedPage = { id: string; name: string }
@@ -47,6 +51,10 @@ export type ElementContext = {
   image: (block: PictureBlock, picture: Picture) => ImageFiles
   /** True where an image stands in a box of its own, under a scrim or in a link. */
   boxed: boolean
+  /** A block of the page that buttons open or show: its id in the page, and where it is seen. */
+  panel: (id: string) => PanelOfPage | undefined
+  /** The panel that a block stands in. */
+  panelAround: PanelOfPage | undefined
   /** URL that a link leads to. */
   href: (link: Link) => string
   /** Where a form sends its entries. */

@@ -1,11 +1,13 @@
 import { z } from 'zod'
 import { nameSchema } from '#core/values/name'
 import type { Element, ElementContent } from 'hast'
-import { attributes, labelOf } from './element'
+import { changeSchema } from './change'
+import { attributes, type ElementContext, labelOf } from './element'
 import { label } from './fields'
 import { element } from './html'
 import type { Block } from './index'
 import type { BlockBase, Kind } from './kind'
+import { ONE_SHOWN, OVER, type Panel, panelSchema } from './panel'
 
 /** The class of a list that looks like any other group, and of an element that has no box. */
 export const PLAIN = 'plain'
@@ -21,6 +23,15 @@ const fields = z.strictObject({
   entry: z.literal(true).optional(),
   /** Name of one of the guide's cards, or `table` for rows with lines between them. */
   look: nameSchema.optional(),
+  /** Where it is seen, if only when it is asked for. */
+  panel: panelSchema.optional(),
+  /** True for one under its first block that is open to begin with. */
+  open: z.literal(true).optional(),
+  /** True for a group in which opening one of those closes the others. */
+  oneOpen: z.literal(true).optional(),
+  /** True for a group that shows one of its blocks at a time, and how they follow each other; at once where nothing is said. */
+  oneShown: z.literal(true).optional(),
+  change: changeSchema.optional(),
 })
 export type Group = BlockBase<'group', typeof fields> & { children: Block[] }
 
@@ -54,10 +65,50 @@ export const group: Kind<Group> = {
   defaults: () => ({ children: [] }),
   element: (block, context) => {
     const tag = block.element ?? 'div'
+    if (block.panel === 'details') return details(block, context)
+    if (block.panel) return over(block, block.panel, context)
+    if (block.oneShown) return oneShown(block, context)
     const listed = tag === 'ul' || tag === 'ol' ? { ...context, className: [PLAIN, ...context.className] } : context
-    return element(tag, attributes(block, listed, labelOf(block, context)), INSIDE[tag]?.(context.children) ?? context.children)
+    const children = block.oneOpen ? together(context) : context.children
+    return element(tag, attributes(block, listed, labelOf(block, context)), INSIDE[tag]?.(children) ?? children)
   },
 }
+
+/** What its first block says, which is pressed, and all that is seen then (HTML, 4.11.1). */
+function details(block: Group, context: ElementContext): Element {
+  const [first, ...rest] = context.children
+  return element('details', attributes(block, context, { ...(block.open ? { open: true } : {}), ...labelOf(block, context) }), [
+    // A summary holds words or a heading, and no paragraph (HTML, 4.11.2).
+    element('summary', {}, first ? [isElement(first) && first.tagName === 'p' ? as(first, 'span') : first] : []),
+    ...rest,
+  ])
+}
+
+/** Of several that open, one at a time: they have a name in common. */
+const together = ({ children, anchor }: ElementContext): ElementContent[] =>
+  children.map((one) =>
+    isElement(one) && one.tagName === 'details' ? { ...one, properties: { ...one.properties, name: anchor } } : one,
+  )
+
+/** What lies over the page; in the views it is laid there from outside, so it is a plain box in them. */
+function over(block: Group, panel: Panel, context: ElementContext): Element {
+  const dressed = { ...context, className: [OVER, ...context.className] }
+  if (context.editing) return element('div', attributes(block, dressed, { dataOver: panel }), context.children)
+  const label = labelOf(block, context)
+  return panel === 'drop'
+    ? element('div', attributes(block, dressed, { popover: 'auto', ...label }), context.children)
+    : element('dialog', attributes(block, dressed, { dataOver: panel, ...label }), context.children)
+}
+
+/** One of its blocks is shown, the first to begin with. */
+const oneShown = (block: Group, context: ElementContext): Element =>
+  element(
+    'div',
+    attributes(block, { ...context, className: [ONE_SHOWN, ...context.className] }, labelOf(block, context)),
+    context.children.map((one, i) =>
+      isElement(one) && i === 0 ? { ...one, properties: { ...one.properties, dataShown: '' } } : one,
+    ),
+  )
 
 const isElement = (node: ElementContent): node is Element => node.type === 'element'
 const as = (node: Element, tagName: string): Element => ({ ...node, tagName })

@@ -2,6 +2,7 @@ import { produce } from 'immer'
 import { z } from 'zod'
 import { breakpointsSchema } from '#core/grid/breakpoint'
 import { type Site, siteSchema } from '#core/site/schema'
+import { travelSchema } from '#core/site/travel'
 import type { EditKind } from './edit'
 
 const change = <F extends keyof Site, S extends z.ZodType<Site[F]>>(field: F, value: S) =>
@@ -13,6 +14,8 @@ const schema = z.discriminatedUnion('field', [
   change('name', fields.name),
   change('views', fields.views),
   change('breakpoints', breakpointsSchema),
+  // Nothing said is `{}`.
+  change('travel', travelSchema),
 ])
 export type SiteEdit = z.infer<typeof schema>
 
@@ -23,8 +26,11 @@ export const siteEdit: EditKind<SiteEdit> = {
   label: (edit) => edit.field,
   sets: ({ field }) => ({ of: field, names: [] }),
   apply(site, edit) {
-    const next = produce(site, (draft) => void Object.assign(draft, { [edit.field]: edit.value }))
-    return { site: next, inverse: { kind: 'site', field: edit.field, value: site[edit.field] } as SiteEdit }
+    const next = produce(site, (draft) => {
+      if (edit.field === 'travel' && Object.keys(edit.value).length === 0) delete draft.travel
+      else Object.assign(draft, { [edit.field]: edit.value })
+    })
+    return { site: next, inverse: { kind: 'site', field: edit.field, value: site[edit.field] ?? {} } as SiteEdit }
   },
   sample: (_, choose) =>
     choose.number(2) === 0

@@ -1,8 +1,14 @@
+import { changeRules } from './change-rules'
 import { motionRules, revealOf } from './motion-rules'
 import { stateRules } from './state-rules'
 
 /** What prints the states and the motion of blocks; for those who want no motion, the states alone. */
-export type Behaviour = { statesOf: typeof stateRules; motionOf?: typeof motionRules; revealOf: typeof revealOf }
+export type Behaviour = {
+  statesOf: typeof stateRules
+  changesOf: typeof changeRules
+  motionOf?: typeof motionRules
+  revealOf: typeof revealOf
+}
 
-export const STATES_ALONE: Behaviour = { statesOf: stateRules, revealOf }
+export const STATES_ALONE: Behaviour = { statesOf: stateRules, changesOf: changeRules, revealOf }
 export const BEHAVIOUR: Behaviour = { ...STATES_ALONE, motionOf: motionRules }

@@ -1,3 +1,4 @@
+import { panelRules } from './panel-rules'
 import { BAND } from '#core/blocks/section'
 import { lengthToCss, shadowToCss } from '#core/style/css-values'
 import type { Declaration } from '#core/style/property'
@@ -95,7 +96,13 @@ export function sharedRules(site: Site, uses: Uses): Rule[] {
     ['display', 'block'],
     ['flex', 'none'],
   ])
-  rules.push(...listRules(guide, has), ...plainRules(hasClass), ...slideshowRules(hasClass), ...videoRules(has, hasClass))
+  rules.push(
+    ...listRules(guide, has),
+    ...plainRules(hasClass),
+    ...slideshowRules(hasClass),
+    ...videoRules(has, hasClass),
+    ...panelRules(has, hasClass),
+  )
   tag('hr', [
     ['border', '0'],
     ['border-block-start', '1px solid var(--line)'],

@@ -52,6 +52,10 @@ function reservedWords(site: Site): Set<string> {
     'slides',
     'slide',
     'running',
+    'panel',
+    'one',
+    'over',
+    'fold',
   ]
   return new Set(names.map((name) => name.split('-')[0]!))
 }
@@ -93,7 +97,15 @@ function likeness(block: Block): string {
   const held = isContainer(block)
     ? block.children.map(({ style }) => (styleText(style).includes('"position"') ? styleText(style) : '')).join('')
     : ''
-  return `${block.kind}|${styleText(block.style)}|${block.kind === 'picture' && block.link !== undefined}|${held}`
+  const own =
+    block.kind === 'picture'
+      ? block.link !== undefined
+      : block.kind === 'group'
+        ? [block.panel, block.oneShown, block.change]
+        : block.kind === 'nav'
+          ? block.folds
+          : ''
+  return `${block.kind}|${styleText(block.style)}|${JSON.stringify(own)}|${held}`
 }
 
 /** The class of a block, and a key that also names the classes of all that it holds. */

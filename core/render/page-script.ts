@@ -1,4 +1,6 @@
 import type { Element } from 'hast'
+import { ONE_SHOWN } from '#core/blocks/panel'
+import { PRESS_SCRIPT } from './press-script'
 
 /**
  * What CSS and HTML cannot do by themselves: slides that go on and back by buttons and keys, and things that move by
@@ -86,9 +88,26 @@ for (const box of document.querySelectorAll('[data-running]')) {
 }
 `
 
-/** True for an element in which something needs the script. */
-export const needsScript = ({ properties, children }: Element): boolean =>
-  'dataSlideshow' in properties || 'dataRunning' in properties || children.some((one) => one.type === 'element' && needsScript(one))
+/** The parts of the script, and by what an element tells that it needs one. */
+const PARTS: { text: string; needed: (element: Element) => boolean }[] = [
+  { text: PAGE_SCRIPT, needed: ({ properties }) => 'dataSlideshow' in properties || 'dataRunning' in properties },
+  {
+    text: PRESS_SCRIPT,
+    needed: ({ tagName, properties }) =>
+      tagName === 'dialog' ||
+      'dataFold' in properties ||
+      (properties.className as string[] | undefined)?.includes(ONE_SHOWN) === true,
+  },
+]
+
+/** The script that elements need; nothing where all works without one. */
+export function scriptFor(elements: readonly Element[]): string | undefined {
+  const needed = PARTS.filter((part) => elements.some((one) => someIn(one, part.needed))).map((part) => part.text)
+  return needed.length === 0 ? undefined : needed.join('\n')
+}
+
+const someIn = (element: Element, is: (element: Element) => boolean): boolean =>
+  is(element) || element.children.some((one) => one.type === 'element' && someIn(one, is))
 
 /** The script without its comments and indents; names stay, since they weigh nothing once it is compressed. */
 export const minifyScript = (script: string): string =>

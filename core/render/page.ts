@@ -6,12 +6,14 @@ import { isFilm } from '#core/picture/picture'
 import { picturesById } from '#core/site/tree'
 import type { ViewportUnit } from '#core/style/css-values'
 import { type Addresses, fillPicture, imageFiles } from './image'
-import type { ListedPage } from '#core/blocks/element'
+import type { ListedPage, PanelOfPage } from '#core/blocks/element'
 import { answersTo, isAnswered } from '#core/blocks/block-states'
 import { fieldNames, labelOf } from './field-names'
 import { rulesOf } from './block-rules'
 import type { Behaviour } from './behaviour'
 import { isBoxed, type PicturesPrinted } from './picture-parts'
+import { foldedRules, oneShownRules } from './panel-rules'
+import { panelAround, panelsOf, pressedIn } from './panels'
 import { type DrawnIn, drawnIn, type Sights, sightsOf } from './drawn'
 import { element } from '#core/blocks/html'
 import { restyledSite, restyledPage } from '#core/site/directions'
@@ -41,6 +43,8 @@ type Within = {
   page: Page
   names: Map<string, BlockName>
   drawn: DrawnIn
+  /** The blocks of the page that buttons open or show. */
+  panels: ReadonlyMap<string, PanelOfPage>
   /** The class of a section of the page that is shown. */
   section: (id: string) => string | undefined
 }
@@ -98,7 +102,7 @@ export function createRenderer(options: RenderOptions) {
     ancestors: readonly Block[] = [],
     form?: BlockOf<'form'>,
   ): Entry {
-    const { site, page, names, drawn, section } = within
+    const { site, page, names, drawn, panels, section } = within
     // The key names what is inside as well: a block elsewhere in the section may have shifted those names.
     const { name, key: named } = names.get(block.id)!
     // States are for visitors alone, and so is what they need.
@@ -116,6 +120,7 @@ export function createRenderer(options: RenderOptions) {
       printing,
       behaviour && ((...given) => behaviour.statesOf(...given, around)),
     )
+    own.push(...(behaviour?.changesOf ?? oneShownRules)(block, `.${name}`), ...foldedRules(block, `.${name}`, site.breakpoints))
     if (behaviour?.motionOf)
       own.push(
         ...behaviour.motionOf(block, name, site.breakpoints, (id) => {
@@ -178,11 +183,16 @@ export function createRenderer(options: RenderOptions) {
           drawn,
         }),
       boxed: isBoxed(block, manyFormats),
+      panel: (id) => panels.get(pressedIn(id, ancestors)),
+      panelAround: panelAround(ancestors, panels),
       href: addresses.link,
       action: addresses.form,
       pages,
       page: page.id,
     })
+    const panel = panels.get(block.id)
+    // Of a nav it is the part that is folded away.
+    if (panel && rendered && block.kind !== 'nav') rendered.properties.id = panel.id
     const reveal = behaviour?.motionOf && behaviour.revealOf(block)
     if (reveal && rendered) rendered.properties.dataReveal = reveal.of === undefined ? '' : (section(reveal.of) ?? '')
     const entry: Entry = { key, name, element: rendered, rules, own: own.length }
@@ -197,9 +207,11 @@ export function createRenderer(options: RenderOptions) {
     name: string,
     sights: () => Sights,
     map: Map<string, string>,
+    panels: ReadonlyMap<string, PanelOfPage>,
   ): Within => ({
     site,
     page,
+    panels,
     names: blockClasses(section, name),
     drawn: drawnIn(section, site, sights),
     section: (id) => (page.sections.some((one) => one.id === id && !one.hidden) ? map.get(id) : undefined),
@@ -208,9 +220,11 @@ export function createRenderer(options: RenderOptions) {
   return function render(given: Site, asked: Page): RenderedSection[] {
     const site = restyledSite(given)
     const page = restyledPage(given, asked)
-    // Navigation follows the pages, and names of type roles are kept from sections.
+    const panels = panelsOf(page)
+    // Navigation follows the pages, names of type roles are kept from sections, and buttons name what they open.
     const listed = JSON.stringify([
       listedPages(site),
+      [...panels],
       site.guide.types.map((one) => one.role),
       // What moves names the sections that it follows.
       behaviour
@@ -233,7 +247,7 @@ export function createRenderer(options: RenderOptions) {
       const known = memory.get(section)
       const name = map.get(section.id)!
       // A section is one object with all that it holds, so its own class is all that can have changed.
-      const entry = known?.name === name ? known : visit(section, within(site, page, section, name, sights, map), outer)
+      const entry = known?.name === name ? known : visit(section, within(site, page, section, name, sights, map, panels), outer)
       printed.push({ id: section.id, element: entry.element!, rules: entry.rules })
     }
     return printed

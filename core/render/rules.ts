@@ -26,7 +26,14 @@ const MOVING = {
   waiting: `not ${TRIGGERS}`,
   'waiting-scrolling': `(animation-timeline: view()) and (not ${TRIGGERS})`,
 } as const
-export type When = keyof typeof MOVING | 'touch'
+/** What else is asked: that nothing can be hovered, that a script runs or none does, or that the page is printed. */
+const ASKED = {
+  touch: TOUCH,
+  scripted: 'screen and (scripting: enabled)',
+  unscripted: '(scripting: none)',
+  printed: 'print',
+} as const
+export type When = keyof typeof MOVING | keyof typeof ASKED
 const WANTED = 'screen and (prefers-reduced-motion: no-preference)'
 
 /** A media query that ends just under a width, so that no width falls between two ranges even when zoom makes it fractional. */
@@ -139,15 +146,18 @@ export function printRules(rules: readonly Rule[], style: Layout = 'readable'): 
     const asked = MOVING[name]
     return asked === undefined ? inner : wrapped(`@supports ${asked}`, inner, style)
   })
-  const touch = printWidths(
-    rules.filter((rule) => rule.when === 'touch'),
-    style,
+  const asked = (Object.keys(ASKED) as (keyof typeof ASKED)[]).map((name) =>
+    wrapped(
+      `@media ${ASKED[name]}`,
+      printWidths(
+        rules.filter((rule) => rule.when === name),
+        style,
+      ),
+      style,
+    ),
   )
   return (
-    printWidths(still, style) +
-    wrapped(`@media ${TOUCH}`, touch, style) +
-    wrapped(`@media ${WANTED}`, moving.join(''), style) +
-    printFrames(rules, style)
+    printWidths(still, style) + asked.join('') + wrapped(`@media ${WANTED}`, moving.join(''), style) + printFrames(rules, style)
   )
 }
 

@@ -13,9 +13,10 @@ import { sectionClasses } from './names'
 import { linkOfHref } from './own-links'
 import { createRenderer, pageBody, type RenderedSection } from './page'
 import { BEHAVIOUR, STATES_ALONE } from './behaviour'
+import { travelRules } from './travel-rules'
 import { asPlain, timelineRules } from './motion-timelines'
 import { MOTION_SCRIPT, needsMotionScript, PLAIN_MOTION_SCRIPT } from './motion-script'
-import { minifyScript, needsScript, PAGE_SCRIPT } from './page-script'
+import { minifyScript, scriptFor } from './page-script'
 import { skipLink } from './skip'
 import { printRules, type Rule, type Layout } from './rules'
 import { inlineOnce, sharedRules, tokenDeclarations, usedTokens, withTokens } from './guide-rules'
@@ -136,7 +137,11 @@ function stylesheet(
   const classes = new Set<string>()
   const tags = new Set<string>()
   for (const tree of trees) collect(tree, classes, tags)
-  const shared = [...sharedRules(site, { classes, tags }), ...(options.engine ? [] : timelineRules(site))]
+  const shared = [
+    ...sharedRules(site, { classes, tags }),
+    ...(options.engine ? [] : timelineRules(site)),
+    ...(options.engine === 'calm' ? [] : travelRules(site)),
+  ]
   const tokens = usedTokens(tokenDeclarations(site), [...shared, ...rules])
   const fonts = usedFonts(site, tokens, tags, [...shared, ...rules], trees)
   const final = options.style === 'minified' ? inlineOnce(tokens, [...shared, ...rules]) : { tokens, rules: [...shared, ...rules] }
@@ -213,7 +218,7 @@ export function printSite(site: Site, options: PrintOptions): PrintedSite {
   })
   const sheet = () => element('link', { rel: ['stylesheet'], href: addresses.stylesheet }, [])
   const printed = site.pages.map((page) => ({ page, sections: render(site, page) }))
-  const moves = printed.map(({ sections }) => sections.some(({ element: one }) => needsScript(one)))
+  const elements = printed.map(({ sections }) => sections.map((one) => one.element))
   const reveals = printed.map(({ sections }) => sections.some(({ element: one }) => needsMotionScript(one)))
   const trees = printed.map(({ page, sections }, i) =>
     documentTree(
@@ -222,19 +227,20 @@ export function printSite(site: Site, options: PrintOptions): PrintedSite {
       language,
       sheet(),
       sections,
-      moves[i] ? (addresses.script ?? 'script.js') : undefined,
+      scriptFor(elements[i]!) === undefined ? undefined : (addresses.script ?? 'script.js'),
       reveals[i] ? (addresses.motionScript ?? 'motion.js') : undefined,
     ),
   )
   const all = printed.flatMap(({ sections }) => sections.flatMap((one) => one.rules))
   const rules = options.engine === 'plain' ? asPlain(all) : all
   const { css, fonts } = stylesheet(site, rules, trees, options)
+  const script = scriptFor(elements.flat())
   const scriptText = (text: string) => (options.style === 'minified' ? minifyScript(text) : text)
   return {
     pages: printed.map(({ page }, i) => ({ page, html: printHtml(trees[i]!, options.style) })),
     css,
     fonts,
-    script: moves.includes(true) ? scriptText(PAGE_SCRIPT) : undefined,
+    script: script === undefined ? undefined : scriptText(script),
     motionScript: reveals.includes(true) ? scriptText(options.engine === 'plain' ? PLAIN_MOTION_SCRIPT : MOTION_SCRIPT) : undefined,
     characters: () => charactersOf(trees),
   }
@@ -247,5 +253,5 @@ function charactersOf(trees: readonly Root[]): string {
   const typed = tags.has('input') || tags.has('textarea') ? TYPED : ''
   // Capitals are shown of small letters, list markers and hyphens are the browser's own.
   const text = trees.map(textOf).join('')
-  return [...new Set(`${text}${text.toUpperCase()}${typed} ‐-•–✓0123456789.`)].sort().join('')
+  return [...new Set(`${text}${text.toUpperCase()}${typed} ‐-•–+✓0123456789.`)].sort().join('')
 }

@@ -28,7 +28,7 @@ function stateSelector(block: Block, selector: string, state: BlockState, around
     case 'pressed':
       return selector + PSEUDO.pressed
     case 'current':
-      return `${selector}[aria-current]`
+      return `${selector}:is([aria-current], [aria-selected="true"], [aria-pressed="true"])`
     case 'disabled':
       return selector + (block.kind === 'field' ? `:has(${PSEUDO.disabled})` : PSEUDO.disabled)
   }

@@ -20,8 +20,8 @@ const INSIDE: Record<string, string> = { ':root': ':host', html: ':host', body: 
 export function rulesAtViewport(rules: readonly Rule[], viewport: Viewport): Rule[] {
   const bySelector = new Map<string, Map<string, string>>()
   for (const { selector, below, declarations, when, frames } of rules) {
-    // What moves, or asks what the visitor points with, stands still in a picture of the page.
-    if (when || frames || (below !== null && viewport.width >= below)) continue
+    // What moves, or asks what the visitor points with, stands still in a picture of the page, which is of one that works.
+    if ((when && when !== 'scripted') || frames || (below !== null && viewport.width >= below)) continue
     const inside = INSIDE[selector] ?? selector
     const known = bySelector.get(inside) ?? new Map<string, string>()
     for (const [name, value] of declarations) {

@@ -9,7 +9,7 @@ import { isSame } from '#core/values/equal'
 import { copiesIn, type Copy, derivedId, guiseOf, partOf } from './copies'
 
 /** Fields that each copy may have of its own. Words and alternative texts are its own language by language. */
-export const OWN_FIELDS = ['words', 'alt', 'picture', 'instead', 'turn', 'link'] as const
+export const OWN_FIELDS = ['words', 'alt', 'picture', 'instead', 'turn', 'link', 'press'] as const
 export type OwnField = (typeof OWN_FIELDS)[number]
 const BY_LANGUAGE: ReadonlySet<string> = new Set(['words', 'alt'])
 export const isOwnField = (field: string): boolean => (OWN_FIELDS as readonly string[]).includes(field)

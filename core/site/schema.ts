@@ -12,6 +12,7 @@ import { pageBriefSchema, siteBriefSchema } from './brief'
 import { directionsSchema } from './directions'
 import { unplacedSchema } from './passage'
 import { type SharedBlock, sharedSchema } from './shared'
+import { travelSchema } from './travel'
 
 export const FILE_FORMAT = 'yarrowfinch-site'
 /** Version of the file format. A file with a higher one is refused by name; see `upgrade.ts` for lower ones. */
@@ -46,6 +47,7 @@ export const siteSchema = z.strictObject({
   fonts: z.array(ownFontSchema).max(40),
   pictures: z.array(pictureSchema).max(2000),
   pages: z.array(pageSchema).min(1).max(200),
+  travel: travelSchema.optional(),
   /** Blocks that are defined once and placed many times. */
   shared: z.array(sharedSchema as z.ZodType<SharedBlock>).max(200),
   brief: siteBriefSchema,

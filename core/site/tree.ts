@@ -1,6 +1,7 @@
 import type { Block, Container, Section } from '#core/blocks/index'
 import { isContainer, walk } from '#core/blocks/tree'
 import type { Picture } from '#core/picture/picture'
+import { pressed } from '#core/values/press'
 import type { Page, Site } from './schema'
 
 /** Every block of a page, in reading order. */
@@ -69,11 +70,22 @@ export function withSections(site: Site, change: (section: Section) => Section):
   return pages.every((one, i) => one === site.pages[i]) ? site : { ...site, pages }
 }
 
-/** The same block tree with new ids throughout, for duplicates and pastes. */
+/** The same block tree with new ids throughout, for duplicates and pastes; its buttons open and show what is in it. */
 export function withNewIds<B extends Block>(block: B, makeId: () => string): B {
-  const copy: Block = { ...block, id: makeId() }
-  if (isContainer(copy)) copy.children = copy.children.map((child) => withNewIds(child, makeId))
-  return copy as B
+  const ids = new Map<string, string>()
+  const copied = <C extends Block>(one: C): C => {
+    const copy: Block = { ...one, id: makeId() }
+    ids.set(one.id, copy.id)
+    if (isContainer(copy)) copy.children = copy.children.map(copied)
+    return copy as C
+  }
+  const whole = copied(block)
+  for (const one of walk(whole)) {
+    if (one.kind !== 'button' || !one.press) continue
+    const inside = ids.get(pressed(one.press) ?? '')
+    if (inside !== undefined) one.press = 'opens' in one.press ? { opens: inside } : { shows: inside }
+  }
+  return whole
 }
 
 /** The site's pictures by id. */

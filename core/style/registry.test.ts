@@ -58,6 +58,7 @@ const SAMPLES: Record<PropertyName, unknown> = {
   ink: { role: 'ink' },
   fill: { hex: '#1A1D47', alpha: 0.5 },
   motion: [{ kind: 'parallax', speed: 0.5 }],
+  kept: 'dome',
   fillLayers: [
     {
       kind: 'linear',

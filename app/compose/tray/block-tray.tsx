@@ -9,6 +9,7 @@ import { useSession, useSessionStore } from '../../session/context'
 import { toggleColumn } from '../../session/desk'
 import { blockName } from '../../session/store'
 import { useAfterPaint } from '../../ui/lagging'
+import { ChangeColumn } from './change-column'
 import { ExtrasColumn, extrasName } from './extras-column'
 import { MotionColumn } from './motion-column'
 import { MotionPoses } from './motion-poses'
@@ -46,6 +47,7 @@ export function BlockTray({ places: newest }: { places: readonly Place[] }) {
     columns.push({ name: 'Picture', show: () => <PictureColumn block={block} style={style} /> })
   const extras = extrasName(block.kind)
   if (extras && one) columns.push({ name: extras, show: () => <ExtrasColumn block={block} /> })
+  if (one && block.kind === 'group' && block.oneShown) columns.push({ name: 'Change', show: () => <ChangeColumn block={block} /> })
   if (every(({ kind }) => hasTrait(kind, 'type') || kind === 'form'))
     columns.push({ name: 'Type', show: () => <TypeColumn style={style} /> })
   columns.push({ name: 'Surface', show: () => <SurfaceColumn style={style} /> })

@@ -9,6 +9,8 @@ import { IconColumn } from './icon-column'
 import { ShapeColumn } from './shape-column'
 import { DeviceColumn, SlideshowColumn, VideoColumn } from './show-columns'
 import { ColumnHead, Finding, Row } from '../../fields/row'
+import { Choice } from '../../ui/choice'
+import { Segments } from './segments'
 
 type Extras = { [K in BlockKind]?: { name: string; Column: ComponentType<{ block: BlockOf<K> }> } }
 
@@ -37,26 +39,21 @@ export function ExtrasColumn({ block }: { block: Block }) {
   return Column ? <Column block={block} /> : null
 }
 
-const SEGMENT =
-  'h-[26px] flex-1 rounded-2 border border-line-strong bg-field aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-on-ink'
-
 function ListColumn({ block }: { block: BlockOf<'list'> }) {
   const store = useSessionStore()
   return (
     <div>
       <ColumnHead title="List" note={`${block.children.length} items`} />
       <Row label="Kind">
-        {[false, true].map((ordered) => (
-          <button
-            key={String(ordered)}
-            type="button"
-            aria-pressed={block.ordered === ordered}
-            className={SEGMENT}
-            onClick={() => edit(store, { kind: 'field', block: block.id, field: 'ordered', value: ordered })}
-          >
-            {ordered ? 'Numbered' : 'Bulleted'}
-          </button>
-        ))}
+        <Segments
+          label="Kind of list"
+          value={block.ordered ? 'ordered' : 'plain'}
+          options={[
+            { value: 'plain', label: 'Bulleted' },
+            { value: 'ordered', label: 'Numbered' },
+          ]}
+          onChange={(value) => edit(store, { kind: 'field', block: block.id, field: 'ordered', value: value === 'ordered' })}
+        />
       </Row>
       <Finding well>Enter in an item makes the next one.</Finding>
     </div>
@@ -72,22 +69,63 @@ function NavColumn({ block }: { block: BlockOf<'nav'> }) {
     <div>
       <ColumnHead title="Navigation" note={block.follows ? `${listed} pages` : `${block.children.length} links`} />
       <Row label="Links">
-        {[false, true].map((follows) => (
-          <button
-            key={String(follows)}
-            type="button"
-            aria-pressed={Boolean(block.follows) === follows}
-            className={SEGMENT}
-            onClick={() => edit(store, { kind: 'field', block: block.id, field: 'follows', value: follows || null })}
-          >
-            {follows ? 'The pages' : 'Its own'}
-          </button>
-        ))}
+        <Segments
+          label="Links of the navigation"
+          value={block.follows ? 'pages' : 'own'}
+          options={[
+            { value: 'own', label: 'Its own' },
+            { value: 'pages', label: 'The pages' },
+          ]}
+          onChange={(value) => edit(store, { kind: 'field', block: block.id, field: 'follows', value: value === 'pages' || null })}
+        />
       </Row>
+      <FoldRows block={block} />
       <LabelRow block={block} name="Name of the navigation" placeholder="Main" />
       <Finding well={label !== ''}>
         {label === '' ? 'Give it a name, for those who hear the page.' : 'The name is read aloud before the links.'}
       </Finding>
     </div>
+  )
+}
+
+/** Below which breakpoint the links are folded away behind a button, and how they come out. */
+function FoldRows({ block }: { block: BlockOf<'nav'> }) {
+  const store = useSessionStore()
+  const breakpoints = useSession((state) => state.session.site.breakpoints)
+  const set = (folds: BlockOf<'nav'>['folds'] | null) =>
+    edit(store, { kind: 'field', block: block.id, field: 'folds', value: folds ?? null })
+  const { folds } = block
+  const narrower = breakpoints.filter((one) => one.below !== null)
+  const gone = folds && !narrower.some((one) => one.id === folds.below)
+  return (
+    <>
+      <Row label="Folds">
+        <Choice
+          className="flex-1"
+          label="Where the links fold away"
+          value={gone ? null : (folds?.below ?? 'never')}
+          placeholder="Nowhere"
+          options={[
+            { value: 'never', label: 'Never' },
+            ...narrower.map((one) => ({ value: one.id, label: `Below ${one.below} px` })),
+          ]}
+          onChange={(below) => set(below === 'never' ? null : { below, as: folds?.as ?? 'drop' })}
+        />
+      </Row>
+      {folds && (
+        <Row label="Comes out">
+          <Segments
+            label="How the links come out"
+            value={folds.as}
+            options={[
+              { value: 'drop', label: 'Drops down' },
+              { value: 'cover', label: 'Over the page' },
+            ]}
+            onChange={(as) => set({ ...folds, as })}
+          />
+        </Row>
+      )}
+      {gone && <Finding well={false}>Its breakpoint was deleted, so it folds nowhere. Choose another.</Finding>}
+    </>
   )
 }

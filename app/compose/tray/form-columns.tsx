@@ -4,6 +4,7 @@ import { isSame } from '#core/values/equal'
 import { GROUP_ELEMENTS } from '#core/blocks/group'
 import type { BlockOf } from '#core/blocks/index'
 import { LabelRow } from './meaning-columns'
+import { PanelRows } from './panel-rows'
 import { hrefSchema } from '#core/values/href'
 import { Choice } from '../../ui/choice'
 import { useSessionStore, useSession } from '../../session/context'
@@ -190,6 +191,7 @@ export function EntryColumn({ block }: { block: BlockOf<'group'> }) {
           }
         />
       </Row>
+      <PanelRows block={block} />
       <LabelRow block={block} />
       <Finding well>Words of one entry stay together in the copy deck and when the section is re-set.</Finding>
     </div>

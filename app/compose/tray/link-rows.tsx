@@ -1,30 +1,83 @@
 import { useState } from 'react'
-import type { BlockOf } from '#core/blocks/index'
+import type { Block, BlockOf } from '#core/blocks/index'
+import { isOpened, showsOne } from '#core/blocks/panel'
+import { findBlock, walkPage } from '#core/site/tree'
 import { hrefSchema } from '#core/values/href'
 import type { Link } from '#core/values/link'
+import { type Press, pressed } from '#core/values/press'
+import { pressedIn } from '#core/render/panels'
 import { Finding, Row } from '../../fields/row'
 import { useSession, useSessionStore } from '../../session/context'
-import { blockName, edit } from '../../session/store'
+import { blockName, editAll, pageOf } from '../../session/store'
 import { Choice } from '../../ui/choice'
 
 const ADDRESS = 'address'
 const NOWHERE = 'nowhere'
+/** What an address begins with that has an entry of its own in the list. */
+const SCHEMES = { mail: 'mailto:', telephone: 'tel:', top: '#top' } as const
+const schemeOf = (href: string) => (Object.keys(SCHEMES) as (keyof typeof SCHEMES)[]).find((name) => href.startsWith(SCHEMES[name]))
 
-function valueOf(link: Link | undefined): string {
-  if (!link) return NOWHERE
+function valueOf(link: Link | undefined, press: Press | undefined): string {
+  if (!link) return press ? pressValue(press) : NOWHERE
+  if ('href' in link && schemeOf(link.href)) return schemeOf(link.href)!
   return 'href' in link ? ADDRESS : link.section === undefined ? link.page : `${link.page}#${link.section}`
 }
 
-/** Where a block leads: nowhere, a page, a section or an address. */
+const pressValue = (press: Press): string =>
+  'closes' in press ? 'closes' : 'opens' in press ? `opens ${press.opens}` : `shows ${press.shows}`
+
+/** What a press does now; in a copy of a shared block it is about that copy's own blocks. */
+function usePress(block: Block): Press | undefined {
+  const site = useSession((state) => state.session.site)
+  const press = block.kind === 'button' ? block.press : undefined
+  const id = press && pressed(press)
+  if (!press || id === undefined) return press
+  const own = pressedIn(id, findBlock(site, block.id)?.ancestors ?? [])
+  return 'opens' in press ? { opens: own } : { shows: own }
+}
+
+/** What a button can open and show on its page, and close, by what it stands in. */
+function usePresses(block: Block): { value: string; label: string }[] {
+  const page = useSession(pageOf)
+  const site = useSession((state) => state.session.site)
+  if (block.kind !== 'button') return []
+  const ancestors: readonly Block[] = findBlock(site, block.id)?.ancestors ?? []
+  const found: { value: string; label: string }[] = []
+  for (const one of walkPage(page)) {
+    if (isOpened(one) && !ancestors.includes(one)) found.push({ value: `opens ${one.id}`, label: `Opens: ${blockName(one)}` })
+    if (showsOne(one) && 'children' in one)
+      for (const child of one.children) found.push({ value: `shows ${child.id}`, label: `Shows: ${blockName(child)}` })
+  }
+  if (ancestors.some(isOpened)) found.push({ value: 'closes', label: 'Closes the panel it stands in' })
+  return found
+}
+
+/** Where a block leads: nowhere, a page, a section or an address; and what a button does instead. */
 export function LinkRows({ block }: { block: BlockOf<'button' | 'link' | 'picture'> }) {
   const store = useSessionStore()
   const pages = useSession((state) => state.session.site.pages)
   const [problem, setProblem] = useState('')
-  const value = valueOf(block.link)
-  const set = (link: Link | null) => edit(store, { kind: 'field', block: block.id, field: 'link', value: link })
+  const press = usePress(block)
+  const value = valueOf(block.link, press)
+  const presses = usePresses(block)
+  const { id } = block
+  const set = (link: Link | null) =>
+    editAll(store, 'where it leads', [
+      { kind: 'field', block: id, field: 'link', value: link },
+      ...(press ? [{ kind: 'field' as const, block: id, field: 'press' as const, value: null }] : []),
+    ])
+  const does = (next: Press) =>
+    editAll(store, 'what a press does', [
+      ...(block.link ? [{ kind: 'field' as const, block: id, field: 'link' as const, value: null }] : []),
+      { kind: 'field', block: id, field: 'press', value: next },
+    ])
   const options = [
     { value: NOWHERE, label: 'Nowhere' },
     { value: ADDRESS, label: 'An address' },
+    { value: 'mail', label: 'A mail address' },
+    { value: 'telephone', label: 'A telephone number' },
+    { value: 'top', label: 'The top of the page' },
+    ...presses,
     ...pages.flatMap((page) => [
       { value: page.id, label: page.name, note: `/${page.address}` },
       ...page.sections.map((section) => ({
@@ -36,6 +89,10 @@ export function LinkRows({ block }: { block: BlockOf<'button' | 'link' | 'pictur
   const choose = (next: string) => {
     if (next === NOWHERE) set(null)
     else if (next === ADDRESS) set({ href: 'https://' })
+    else if (next in SCHEMES) set({ href: SCHEMES[next as keyof typeof SCHEMES] })
+    else if (next === 'closes') does({ closes: true })
+    else if (next.startsWith('opens ')) does({ opens: next.slice(6) })
+    else if (next.startsWith('shows ')) does({ shows: next.slice(6) })
     else {
       const [page, section] = next.split('#')
       set(section === undefined ? { page: page! } : { page: page!, section })
@@ -46,13 +103,13 @@ export function LinkRows({ block }: { block: BlockOf<'button' | 'link' | 'pictur
     setProblem(parsed.success ? '' : parsed.error.issues[0]!.message)
     if (parsed.success) set({ href })
   }
-  const gone = block.link && 'page' in block.link && !options.some((one) => one.value === value)
+  const gone = ((block.link && 'page' in block.link) || press) && !options.some((one) => one.value === value)
   return (
     <>
       <Row label="Leads to">
         <Choice className="flex-1" label="Leads to" value={value} options={options} onChange={choose} />
       </Row>
-      {block.link && 'href' in block.link && (
+      {block.link && 'href' in block.link && value !== 'top' && (
         <Row label="Address">
           <input
             key={block.link.href}
@@ -65,8 +122,13 @@ export function LinkRows({ block }: { block: BlockOf<'button' | 'link' | 'pictur
         </Row>
       )}
       {problem !== '' && <Finding well={false}>{problem}</Finding>}
-      {gone && <Finding well={false}>It leads to a page or section that was deleted. Choose another.</Finding>}
-      {!block.link && block.kind !== 'picture' && (
+      {gone && (
+        <Finding well={false}>
+          {press ? 'It opens or shows a block that was deleted.' : 'It leads to a page or section that was deleted.'} Choose
+          another.
+        </Finding>
+      )}
+      {!block.link && !press && block.kind !== 'picture' && (
         <Finding well={false}>It leads nowhere. Choose a page, a section or an address.</Finding>
       )}
     </>

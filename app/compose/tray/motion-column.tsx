@@ -16,6 +16,7 @@ import { CurveRow } from './curve-row'
 import { type MotionsAccess, useMotions, useMovingViews } from '../motion/use-motions'
 import { leadView } from '../motion/lead'
 import { parallaxFindings } from '../motion/parallax-findings'
+import { KeptRow } from './kept-row'
 
 const KINDS: { value: MotionKind; label: string; note: string }[] = [
   { value: 'parallax', label: 'Parallax', note: 'another speed' },
@@ -95,6 +96,7 @@ export function MotionColumn({ block }: { block: Block }) {
           Ruler
         </button>
       </Row>
+      <KeptRow block={block} />
       {motions.motion && <KindFields motion={motions.motion} motions={motions} />}
       {motions.motion && <WhatItComesTo block={block} motion={motions.motion} index={motions.at} />}
     </div>

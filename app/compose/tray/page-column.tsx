@@ -6,6 +6,7 @@ import { Button } from '../../ui/button'
 import { useSessionStore, useSession } from '../../session/context'
 import { addPage, removePage, setAddress } from '../pages'
 import { edit } from '../../session/store'
+import { TravelRows } from './travel-rows'
 
 type TextProps = { label: string; value: string; note: string; onTake: (value: string) => void }
 
@@ -72,6 +73,7 @@ export function PageColumn({ page }: { page: Page }) {
         }
         onTake={(value) => set({ description: { ...page.description, [language]: value.slice(0, 500) } })}
       />
+      <TravelRows />
       <div className="col-span-2 flex gap-2">
         <Button onClick={() => store.setState({ pagesOpen: true })}>All pages</Button>
         <Button onClick={() => addPage(store, open)}>Add a page</Button>

@@ -13,10 +13,9 @@ import { Button } from '../../ui/button'
 import { Choice } from '../../ui/choice'
 import { NumberField } from '../../ui/number-field'
 import { LabelRow } from './meaning-columns'
+import { Segments } from './segments'
 import { FileInput } from '../../ui/file-input'
 
-const SEGMENT =
-  'h-[26px] flex-1 rounded-2 border border-line-strong bg-field aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-on-ink'
 const bare = (name: string) => name.replace(/\.[a-z0-9]+$/i, '')
 
 type FieldEdit = Extract<Edit, { kind: 'field' }>
@@ -47,17 +46,15 @@ export function SlideshowColumn({ block }: { block: BlockOf<'slideshow'> }) {
         />
       </Row>
       <Row label="Dots">
-        {[true, false].map((dots) => (
-          <button
-            key={String(dots)}
-            type="button"
-            aria-pressed={(block.dots !== false) === dots}
-            className={SEGMENT}
-            onClick={() => set('dots', dots ? null : false)}
-          >
-            {dots ? 'One for each' : 'None'}
-          </button>
-        ))}
+        <Segments
+          label="Dots of the slideshow"
+          value={block.dots === false ? 'none' : 'each'}
+          options={[
+            { value: 'each', label: 'One for each' },
+            { value: 'none', label: 'None' },
+          ]}
+          onChange={(value) => set('dots', value === 'none' ? false : null)}
+        />
       </Row>
       <LabelRow block={block} name="Name of the slideshow" placeholder="Views of the ridge" />
       <Finding well={block.children.length > 1}>
@@ -117,17 +114,15 @@ export function VideoColumn({ block }: { block: BlockOf<'video'> }) {
         <FileInput ref={files} label="Upload a video" accept="video/mp4,video/webm" onTake={([file]) => void take(file)} />
       </div>
       <Row label="Runs">
-        {[false, true].map((background) => (
-          <button
-            key={String(background)}
-            type="button"
-            aria-pressed={(block.background === true) === background}
-            className={SEGMENT}
-            onClick={() => set('background', background || null)}
-          >
-            {background ? 'By itself' : 'When played'}
-          </button>
-        ))}
+        <Segments
+          label="When the video runs"
+          value={block.background ? 'itself' : 'played'}
+          options={[
+            { value: 'played', label: 'When played' },
+            { value: 'itself', label: 'By itself' },
+          ]}
+          onChange={(value) => set('background', value === 'itself' || null)}
+        />
       </Row>
       <Row label="Poster">
         <Choice

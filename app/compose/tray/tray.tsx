@@ -2,9 +2,9 @@ import { useSelected } from '../../fields/use-style'
 import { useSession } from '../../session/context'
 import { pageOf } from '../../session/store'
 import { later } from '../../ui/later'
-import { PageColumn } from './page-column'
 
 /** Loaded when a block is first selected, or when the browser rests. */
+const PageColumn = later(async () => (await import('./page-column')).PageColumn)
 export const BlockTray = later(async () => (await import('./block-tray')).BlockTray)
 
 /** The settings of the selected block, in columns: as many side by side as fit, the rest by tabs. */

@@ -1,0 +1,60 @@
+import type { BlockOf } from '#core/blocks/index'
+import { PANELS, type Panel } from '#core/blocks/panel'
+import { pressedOn } from '#core/render/panels'
+import { Finding, Row } from '../../fields/row'
+import { useSession, useSessionStore } from '../../session/context'
+import { edit, pageOf } from '../../session/store'
+import { Choice } from '../../ui/choice'
+
+const SEEN: Record<Panel, string> = {
+  details: 'Under its first block, pressed',
+  drop: 'Below the button that opens it',
+  dialog: 'Mid-window, from a button',
+  cover: 'Over the window, from a button',
+}
+
+/** When a group is seen: at all times, or once it is asked for; and whether its blocks are shown one at a time. */
+export function PanelRows({ block }: { block: BlockOf<'group'> }) {
+  const store = useSessionStore()
+  const page = useSession(pageOf)
+  const set = (field: 'panel' | 'open' | 'oneOpen' | 'oneShown', value: Panel | true | null) =>
+    edit(store, { kind: 'field', block: block.id, field, value })
+  const check = (field: 'open' | 'oneOpen' | 'oneShown', label: string) => (
+    <label className="flex min-h-6 items-center gap-2">
+      <input
+        type="checkbox"
+        className="accent-ink"
+        checked={block[field] === true}
+        onChange={(event) => set(field, event.target.checked || null)}
+      />
+      {label}
+    </label>
+  )
+  const questions = block.children.some((one) => one.kind === 'group' && one.panel === 'details')
+  const named = pressedOn(page)
+  const reached = (block.oneShown ? block.children : [block]).filter((one) => named.has(one.id))
+  return (
+    <>
+      <Row label="Seen">
+        <Choice
+          className="flex-1"
+          label="When the group is seen"
+          value={block.panel ?? 'always'}
+          options={[{ value: 'always', label: 'Always' }, ...PANELS.map((value) => ({ value, label: SEEN[value] }))]}
+          onChange={(value) => set('panel', value === 'always' ? null : (value as Panel))}
+        />
+      </Row>
+      {block.panel === 'details' && check('open', 'Open to begin with')}
+      {questions && check('oneOpen', 'Opening one shuts the others')}
+      {!block.panel && block.children.length > 1 && check('oneShown', 'One of its blocks is shown at a time')}
+      {block.panel && block.panel !== 'details' && reached.length === 0 && (
+        <Finding well={false}>No button opens it. Choose it in the States of a button: Leads to, Opens.</Finding>
+      )}
+      {!block.panel && block.oneShown && reached.length < block.children.length && (
+        <Finding well={false}>
+          {block.children.length - reached.length} of its {block.children.length} blocks have no button that shows them.
+        </Finding>
+      )}
+    </>
+  )
+}

@@ -1,0 +1,65 @@
+import type { Block } from '#core/blocks/index'
+import type { PanelOfPage } from '#core/blocks/element'
+import { isOpened, showsOne } from '#core/blocks/panel'
+import { isContainer, walk } from '#core/blocks/tree'
+import { derivedId } from '#core/shared/copies'
+import type { Page } from '#core/site/schema'
+import { pressed } from '#core/values/press'
+import { slug, unique } from './names'
+
+/** The blocks inside that buttons open or show. */
+function panelsIn(section: Block): Block[] {
+  const found: Block[] = []
+  for (const block of walk(section)) {
+    if (isOpened(block) || (block.kind === 'nav' && block.folds)) found.push(block)
+    if (showsOne(block) && isContainer(block)) found.push(...block.children)
+  }
+  return found
+}
+const known = new WeakMap<Block, Block[]>()
+
+/** The blocks of a page that buttons open or show, with ids that no other has, in the order of the page. */
+export function panelsOf(page: Page): Map<string, PanelOfPage> {
+  const taken = new Set<string>()
+  const panels = new Map<string, PanelOfPage>()
+  for (const section of page.sections) {
+    let found = known.get(section)
+    if (!found) known.set(section, (found = panelsIn(section)))
+    for (const block of found) {
+      const id = unique(`panel-${slug(block.name ?? block.kind)}`, taken)
+      panels.set(block.id, { id, ...(block.kind === 'group' && block.panel ? { as: block.panel } : {}) })
+    }
+  }
+  return panels
+}
+
+/**
+ * The block that a press is about. In a copy of a shared block it is the part of that copy.
+ * @param ancestors what the button stands in, the outermost first
+ */
+export function pressedIn(id: string, ancestors: readonly Block[]): string {
+  const copy = ancestors.findLast((one) => one.copyOf)
+  if (!copy?.copyOf) return id
+  // The shared block names its own part, or what that was made of.
+  const named = [id, derivedId(copy.copyOf.shared, id)]
+  for (const part of walk(copy)) if (part.sharedPart !== undefined && named.includes(part.sharedPart)) return part.id
+  return id
+}
+
+/** The panel that a block stands in, the innermost. */
+export function panelAround(ancestors: readonly Block[], panels: ReadonlyMap<string, PanelOfPage>): PanelOfPage | undefined {
+  const holder = ancestors.findLast(isOpened)
+  return holder && panels.get(holder.id)
+}
+
+/** The blocks of a page that its buttons open or show. */
+export function pressedOn(page: Page): Set<string> {
+  const named = new Set<string>()
+  const visit = (block: Block, ancestors: readonly Block[]) => {
+    const id = block.kind === 'button' && block.press && !block.link ? pressed(block.press) : undefined
+    if (id !== undefined) named.add(pressedIn(id, ancestors))
+    if (isContainer(block)) for (const child of block.children) visit(child, [...ancestors, block])
+  }
+  for (const section of page.sections) visit(section, [])
+  return named
+}

@@ -1,0 +1,69 @@
+/**
+ * What a press does that HTML cannot do alone: blocks of a group shown one at a time, as tabs (ARIA Authoring Practices,
+ * Tabs), dialogs in engines that know no commands, and the focus that stays in what covers the page.
+ */
+export const PRESS_SCRIPT = `for (const group of document.querySelectorAll('.one-shown')) {
+  const panels = [...group.children]
+  const tabs = [...document.querySelectorAll('a[data-shows]')].filter((tab) => panels.some((one) => '#' + one.id === tab.hash))
+  const panelOf = (tab) => panels.find((one) => '#' + one.id === tab.hash)
+  const row = tabs[0]?.parentElement
+  const inOneRow = tabs.length > 1 && tabs.every((one) => one.parentElement === row)
+  const show = (panel) => {
+    for (const one of panels) one.toggleAttribute('data-shown', one === panel)
+    for (const tab of tabs) {
+      const on = panelOf(tab) === panel
+      tab.setAttribute(inOneRow ? 'aria-selected' : 'aria-pressed', String(on))
+      if (inOneRow) tab.tabIndex = on ? 0 : -1
+    }
+  }
+  if (inOneRow) row.setAttribute('role', 'tablist')
+  for (const tab of tabs) {
+    const panel = panelOf(tab)
+    tab.setAttribute('role', inOneRow ? 'tab' : 'button')
+    tab.setAttribute('aria-controls', panel.id)
+    if (inOneRow) {
+      tab.id ||= panel.id + '-tab'
+      panel.setAttribute('role', 'tabpanel')
+      panel.setAttribute('aria-labelledby', tab.id)
+    }
+    tab.addEventListener('click', (event) => {
+      event.preventDefault()
+      show(panel)
+    })
+    tab.addEventListener('keydown', (event) => {
+      const at = tabs.indexOf(tab)
+      const to = { ArrowLeft: at - 1, ArrowRight: at + 1, Home: 0, End: tabs.length - 1 }[event.key]
+      if (event.key === ' ') tab.click()
+      else if (!inOneRow || to === undefined) return
+      else {
+        const next = tabs[(to + tabs.length) % tabs.length]
+        show(panelOf(next))
+        next.focus()
+      }
+      event.preventDefault()
+    })
+  }
+  show(panels.find((one) => one.id && '#' + one.id === location.hash) ?? panels[0])
+}
+
+if (!('commandForElement' in HTMLButtonElement.prototype))
+  document.addEventListener('click', ({ target }) => {
+    const button = target.closest('button[commandfor]')
+    const dialog = button && document.getElementById(button.getAttribute('commandfor'))
+    if (button?.getAttribute('command') === 'show-modal') dialog?.showModal()
+    else dialog?.close()
+  })
+
+for (const fold of document.querySelectorAll('[data-fold]')) {
+  // A place on the same page is seen once what covers it is gone.
+  fold.addEventListener('click', ({ target }) => target.closest('a') && fold.hidePopover?.())
+  fold.addEventListener('keydown', (event) => {
+    if (event.key !== 'Tab' || fold.dataset.fold !== 'cover') return
+    const all = [...fold.querySelectorAll('a[href], button')]
+    const to = event.shiftKey ? all.at(-1) : all[0]
+    if (document.activeElement !== (event.shiftKey ? all[0] : all.at(-1))) return
+    event.preventDefault()
+    to.focus()
+  })
+}
+`
