@@ -4,6 +4,7 @@ import { createElement, Fragment, type ReactNode } from 'react'
 import { renderToStaticMarkup } from 'react-dom/server'
 import { find, html, svg } from 'property-information'
 import { applyEdit } from '#core/edits/index'
+import { SOURCES } from '#core/render/sources'
 import { createRenderer } from '#core/render/page'
 import { pageFile } from '#core/render/own-links'
 import { htmlText } from '#core/render/html-text'
@@ -25,7 +26,7 @@ const options = {
   language: 'en',
   editing: true,
   viewportUnit: 'property' as const,
-  addresses: { picture: addresses.picture, sources: true, link: () => '#', form: () => '#' },
+  addresses: { picture: addresses.picture, sources: SOURCES, link: () => '#', form: () => '#' },
 }
 
 const REACT_NAMES: Record<string, string> = { class: 'className', for: 'htmlFor' }

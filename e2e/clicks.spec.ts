@@ -54,7 +54,17 @@ test('a group of buttons shows its panels one at a time, with a second for each,
   const tabs = page.getByRole('tab')
   await expect(tabs).toHaveCount(3)
   const height = await page.evaluate(() => document.documentElement.scrollHeight)
-  await tabs.nth(1).click()
+  // On its way in, each part by its own time.
+  const coming = await tabs.nth(1).evaluate((tab) => {
+    ;(tab as HTMLElement).click()
+    const panel = document.querySelector('.one-shown > [data-shown]')!
+    void getComputedStyle(panel).opacity
+    return panel.getAnimations().map((one) => {
+      const { delay, duration } = one.effect!.getTiming()
+      return `${(one as CSSTransition).transitionProperty} ${Number(duration)} after ${Number(delay)}`
+    })
+  })
+  expect(coming.sort()).toEqual(['opacity 600 after 400', 'translate 1000 after 0', 'visibility 0 after 0'].slice(0, coming.length))
   await expect(page.getByRole('tabpanel', { name: 'Moonlit' })).toHaveText(/The wide one rests/)
   const seen = (n: number) =>
     page
@@ -64,10 +74,9 @@ test('a group of buttons shows its panels one at a time, with a second for each,
         const { opacity, translate, visibility } = getComputedStyle(one)
         return { opacity: Number(opacity), translate, visibility }
       })
-  // On its way: the one has not gone yet, and the other is not there yet.
-  expect((await seen(1)).opacity).toBeLessThan(1)
   await expect.poll(() => seen(1)).toEqual({ opacity: 1, translate: 'none', visibility: 'visible' })
   await expect.poll(() => seen(0)).toEqual({ opacity: 0, translate: '60px', visibility: 'hidden' })
+  await tabs.nth(1).focus()
   await page.keyboard.press('ArrowRight')
   await expect(tabs.nth(2)).toBeFocused()
   await expect(tabs.nth(2)).toHaveAttribute('aria-selected', 'true')
@@ -169,4 +178,54 @@ test('a group becomes a dialog that a button opens and another closes, and a que
   expect(await seriousOn(page)).toEqual([])
   await page.keyboard.press('Escape')
   await expect(heading).toBeHidden()
+})
+
+test('blocks of a group are shown in turn as sections pass a line, both ways, in the views and for visitors', async ({
+  page,
+  app,
+}) => {
+  const site = await openInstruments(page, app)
+  await press(page, 1280, '.one-shown [data-shown] p')
+  for (let n = 0; n < 2; n++) await page.keyboard.press('Escape')
+  await column(page, 'Entry')
+  const tray = page.getByRole('region', { name: 'Tray' })
+  await tray.getByRole('group', { name: 'What shows its blocks' }).getByRole('button', { name: 'The scroll' }).click()
+  await choose(page, 'What shows: Moonlit', 'Section Opening')
+  await choose(page, 'What shows: Cloudy', 'Section Story')
+  await tray.getByRole('textbox', { name: 'Line of the steps of the window' }).fill('40')
+  await page.keyboard.press('Enter')
+  await saved(page)
+
+  // In the views at the playhead.
+  await page.keyboard.press('Escape')
+  await page.locator('[data-stage]').focus()
+  await page.keyboard.press('j')
+  const shownInView = () =>
+    page
+      .locator('[data-view="1280"] iframe')
+      .evaluate((frame) =>
+        (frame as HTMLIFrameElement).contentDocument!.querySelector('.one-shown > [data-shown]')!.textContent!.slice(0, 9),
+      )
+  const playhead = page.getByRole('slider', { name: 'Playhead' })
+  await playhead.focus()
+  await page.keyboard.press('Shift+ArrowDown')
+  await expect.poll(shownInView).toBe('The wide ')
+  for (let n = 0; n < 40; n++) await page.keyboard.press('Shift+ArrowDown')
+  await expect.poll(shownInView).toBe('The stove')
+
+  await page.goto(`${app.url}/visit/${site}/the-instruments.html`)
+  const at = async (selector: string, past: number) => {
+    await page.evaluate(
+      ([wanted, px]) => {
+        const { top } = document.querySelector(String(wanted))!.getBoundingClientRect()
+        scrollTo({ top: scrollY + top - 0.4 * innerHeight + Number(px), behavior: 'instant' })
+      },
+      [selector, past] as const,
+    )
+    return () => page.evaluate(() => document.querySelector('.one-shown > [data-shown]')!.textContent!.trim().slice(0, 9))
+  }
+  await expect.poll(await at('#story', -4)).toBe('The wide ')
+  await expect.poll(await at('#story', 4)).toBe('The stove')
+  await expect.poll(await at('#story', 500)).toBe('The stove')
+  await expect.poll(await at('#story', -4)).toBe('The wide ')
 })

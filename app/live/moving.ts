@@ -6,8 +6,9 @@ import { viewportHeightFor } from '#core/grid/viewport-height'
 import { type Motion, motionsIn } from '#core/motion/motion'
 import { inTurn, isStaggered } from '#core/motion/turns'
 import { originOf } from '#core/motion/followed'
-import type { Box, Scene } from '#core/motion/scene'
+import { type Box, lineAt, type Scene } from '#core/motion/scene'
 import { type At, stateAt, stickyAt } from '#core/motion/state'
+import { stepAt } from '#core/motion/steps'
 import { restyledPage } from '#core/site/directions'
 import type { Page, Site } from '#core/site/schema'
 import { valuesByRange } from '#core/style/cascade'
@@ -37,6 +38,8 @@ export type Moving = {
   blocks: readonly { block: Block; box: Box; motions: readonly Motion[] }[]
   moved: readonly Moved[]
   sticky: readonly (Sticky & { shift: number })[]
+  /** Groups that show one of their blocks at a time as others pass a line. */
+  steps: readonly { blocks: readonly Element[]; starts: readonly (number | undefined)[]; line: number }[]
 }
 
 function sectionsOf(view: Pick<StageView, 'frame' | 'gaps'>): SectionBox[] {
@@ -68,6 +71,13 @@ export function measureMoving(site: Site, asked: Page, view: Pick<StageView, 'fr
   const blocks: { block: Block; box: Box; motions: readonly Motion[] }[] = []
   const moved: Moved[] = []
   const sticky: Moving['sticky'][number][] = []
+  const steps: Moving['steps'][number][] = []
+  const shiftOf = (id: string) => sections.find((one) => one.id === id)?.shift ?? 0
+  const topOf = (id: string): number | undefined => {
+    const element = view.frame.find(id)
+    const band = element?.closest<HTMLElement>('.band')
+    return element ? element.getBoundingClientRect().top - shiftOf(band?.dataset.block ?? '') : undefined
+  }
   const boxIn = (element: Element, shift: number): Box => {
     const { left, top, width, height } = element.getBoundingClientRect()
     return { left, top: top - shift, width, height }
@@ -96,10 +106,19 @@ export function measureMoving(site: Site, asked: Page, view: Pick<StageView, 'fr
       const found = measureSticky(view, block, breakpoints, range)
       if (found) sticky.push({ ...found, top: found.top - shift, shift })
     }
+    if (block.kind === 'group' && block.oneShown && block.steps) {
+      const { at, line } = block.steps
+      const shown = block.children.filter((one) => !one.hidden)
+      const starts = shown
+        .map((one) => at.find((each) => each.block === one.id)?.of)
+        .map((of) => (of === undefined ? of : topOf(of)))
+      const blocks = shown.flatMap((one) => view.frame.find(one.id) ?? [])
+      if (blocks.length === shown.length) steps.push({ blocks, starts, line: lineAt(line, scene.window) })
+    }
     if (isContainer(block)) for (const child of block.children) visit(child, shift)
   }
   for (const section of page.sections) visit(section, sections.find((one) => one.id === section.id)?.shift ?? 0)
-  return { scene, sections, blocks, moved, sticky }
+  return { scene, sections, blocks, moved, sticky, steps }
 }
 
 const PROPERTIES = ['translate', 'scale', 'rotate', 'opacity', 'filter', 'clip-path', 'transform-origin'] as const
@@ -127,7 +146,11 @@ function put(element: HTMLElement, wanted: Wanted): void {
 }
 
 /** Shows a view as its page is at a scroll position, by styles of the blocks that move and no script in the frame. */
-export function putAt({ scene, moved, sticky }: Moving, at: At): void {
+export function putAt({ scene, moved, sticky, steps }: Moving, at: At): void {
+  for (const { blocks, starts, line } of steps) {
+    const shown = stepAt(starts, line, at.scroll)
+    blocks.forEach((one, i) => one.toggleAttribute('data-shown', i === shown))
+  }
   const carried = new Map<HTMLElement, number>(
     sticky.map(({ element, top, distance, way }) => [element, stickyAt(top, distance, way, at.scroll)]),
   )

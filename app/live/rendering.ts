@@ -29,7 +29,6 @@ const framedPage = (page: Page): string => {
 /** Where the views find what a page refers to. Links and forms do nothing there. */
 export const viewAddresses = (look: Finish) => ({
   picture: look === 'wire' ? crossedFrame : viewPicture,
-  sources: false,
   framed: framedPage,
   link: () => '#',
   form: () => '#',

@@ -117,7 +117,7 @@ test('a look is a class that blocks share', () => {
     language: 'en',
     editing: false,
     viewportUnit: 'unit',
-    addresses: { picture: () => '', sources: false, link: () => '', form: () => '' },
+    addresses: { picture: () => '', link: () => '', form: () => '' },
   })
   expect(JSON.stringify(render(site, site.pages[0]!)[0]!.element)).toContain('"card-raised"')
 })

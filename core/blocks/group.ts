@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { nameSchema } from '#core/values/name'
 import type { Element, ElementContent } from 'hast'
+import { stepsSchema } from '#core/motion/steps'
 import { changeSchema } from './change'
 import { attributes, type ElementContext, labelOf } from './element'
 import { label } from './fields'
@@ -32,6 +33,8 @@ const fields = z.strictObject({
   /** True for a group that shows one of its blocks at a time, and how they follow each other; at once where nothing is said. */
   oneShown: z.literal(true).optional(),
   change: changeSchema.optional(),
+  /** What its blocks are shown by, if not by buttons alone. */
+  steps: stepsSchema.optional(),
 })
 export type Group = BlockBase<'group', typeof fields> & { children: Block[] }
 
@@ -104,7 +107,11 @@ function over(block: Group, panel: Panel, context: ElementContext): Element {
 const oneShown = (block: Group, context: ElementContext): Element =>
   element(
     'div',
-    attributes(block, { ...context, className: [ONE_SHOWN, ...context.className] }, labelOf(block, context)),
+    attributes(
+      block,
+      { ...context, className: [ONE_SHOWN, ...context.className] },
+      { ...(block.steps ? { dataLine: `${block.steps.line.value}${block.steps.line.unit}` } : {}), ...labelOf(block, context) },
+    ),
     context.children.map((one, i) =>
       isElement(one) && i === 0 ? { ...one, properties: { ...one.properties, dataShown: '' } } : one,
     ),

@@ -133,7 +133,7 @@ describe('a block restyled in one direction', () => {
       language: 'en',
       editing: true,
       viewportUnit: 'unit',
-      addresses: { picture: () => '', sources: false, link: () => '', form: () => '' },
+      addresses: { picture: () => '', link: () => '', form: () => '' },
     })
     return JSON.stringify(render(of, of.pages[0]!).flatMap((one) => one.rules))
   }

@@ -2,28 +2,23 @@ import type { Properties } from 'hast'
 import type { ImageFiles } from '#core/blocks/element'
 import type { BlockOf } from '#core/blocks/index'
 import type { Breakpoint } from '#core/grid/breakpoint'
-import { rangeAt } from '#core/grid/columns'
-import { scaled } from '#core/grid/extent'
 import { type Making, type Picture, type PictureFormat, turned } from '#core/picture/picture'
-import { type Asked, fittedSizes } from '#core/picture/fit-sizes'
 import type { MeasuredBoxes } from '#core/picture/measured'
-import { drawnWidths, sizesAttribute, sizesOfDrawn, sourceWidths, widthsFor } from '#core/picture/sizes'
 import type { FillPicture } from '#core/style/fill-layers'
 import type { Page } from '#core/site/schema'
 import type { Icon } from '#core/values/icon'
 import type { Link } from '#core/values/link'
-import { valueAt } from '#core/style/cascade'
-import { drawnWidth } from './boxes'
-import { type DrawnIn, shapeFactor, zoomAt } from './drawn'
+import type { DrawnIn } from './drawn'
 import { mediaBelow } from './rules'
-import { extentOf, type Surround } from './surround'
+import type { Sources } from './sources'
+import type { Surround } from './surround'
 
 /** Where the parts of a page are found once it is printed. */
 export type Addresses = {
   /** URL of a picture, at a width in px or as it is. */
   picture: (picture: Picture, width: number | null, making?: Making) => string
-  /** True to offer every width that the layout needs; false for one picture of medium width. */
-  sources: boolean
+  /** What works out every width that the layout needs; one picture of medium width, if nothing is said. */
+  sources?: Sources
   /** Boxes that a browser measured. */
   measured?: MeasuredBoxes | undefined
   /** Where an icon is, in a file of all; each is printed where it stands, if nothing is said. */
@@ -40,7 +35,7 @@ export type Addresses = {
 }
 
 /** What a picture's files are worked out from. */
-type Printing = {
+export type Printing = {
   addresses: Addresses
   breakpoints: readonly Breakpoint[]
   surround: Surround
@@ -52,46 +47,6 @@ const VIEW_PICTURE = 1600
 
 const TYPES = { avif: 'image/avif', webp: 'image/webp' } as const
 
-/** Widths of a picture's files and what says when each of them is used. */
-function widthsOf(block: BlockOf<'picture'>, picture: Picture, { addresses, breakpoints, surround, drawn }: Printing) {
-  const boxes = drawn(block, picture)
-  const asked = measuredFor(block, picture, addresses.measured?.[block.id], breakpoints)
-  // What follows the window's height hangs on more than its width.
-  if (asked && !boxes?.some((one) => one.window))
-    return {
-      widths: widthsFor(
-        asked.map((one) => one.px),
-        picture.width,
-      ),
-      sizes: fittedSizes(asked),
-    }
-  if (boxes) return { widths: drawnWidths(boxes, picture.width), sizes: sizesOfDrawn(boxes, breakpoints) }
-  const extents = breakpoints.map((_, index) =>
-    scaled(
-      extentOf(block, surround, breakpoints, index),
-      shapeFactor(block, picture, breakpoints, index) * zoomAt(block, breakpoints, index),
-    ),
-  )
-  return { widths: sourceWidths(extents, breakpoints, picture.width), sizes: sizesAttribute(extents, breakpoints) }
-}
-
-/** What a picture is asked for in the boxes that were measured; nothing where it was in none. */
-function measuredFor(
-  block: BlockOf<'picture'>,
-  picture: Picture,
-  boxes: MeasuredBoxes[string] | undefined,
-  breakpoints: readonly Breakpoint[],
-): Asked[] | undefined {
-  const asked = (boxes ?? []).flatMap(([viewport, width, height]): Asked[] => {
-    if (width < 1 || height < 1) return []
-    const index = rangeAt(breakpoints, viewport)
-    const fit = valueAt(block.style, 'fit', breakpoints, index) ?? 'cover'
-    const px = drawnWidth({ width, height }, picture.width / picture.height, fit) * zoomAt(block, breakpoints, index)
-    return [{ viewport, px }]
-  })
-  return asked.length > 0 ? asked : undefined
-}
-
 /** The file of a picture and all its widths in one format. */
 function filesOf(block: BlockOf<'picture'>, picture: Picture, printing: Printing, format?: PictureFormat): Properties {
   const { addresses } = printing
@@ -101,7 +56,7 @@ function filesOf(block: BlockOf<'picture'>, picture: Picture, printing: Printing
   if (picture.type === 'image/svg+xml') return { src: at(null) }
   const shown = turned(picture, block.turn)
   if (!addresses.sources) return { src: at(Math.min(shown.width, VIEW_PICTURE)) }
-  const { widths, sizes } = widthsOf(block, shown, printing)
+  const { widths, sizes } = addresses.sources.widthsOf(block, shown, printing)
   const files: Properties = { src: at(widths[Math.floor(widths.length / 2)]!) }
   if (widths.length > 1) {
     files.srcSet = widths.map((width) => `${at(width)} ${width}w`).join(', ')
@@ -127,7 +82,7 @@ export function imageFiles(
 ): ImageFiles {
   const { addresses, breakpoints } = printing
   const formats = addresses.formats ?? ['webp']
-  const many = addresses.sources && formats.length > 1
+  const many = addresses.sources !== undefined && formats.length > 1
   const source = (one: Picture, below: number | null, format: PictureFormat): Properties => {
     const { src, srcSet, sizes } = filesOf(block, one, printing, format === 'webp' && !many ? undefined : format)
     return {

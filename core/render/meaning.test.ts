@@ -30,7 +30,7 @@ const rendered = (site: Site) =>
     language: 'en',
     editing: false,
     viewportUnit: 'unit',
-    addresses: { picture: () => '', sources: false, link: () => '#', form: () => '#' },
+    addresses: { picture: () => '', link: () => '#', form: () => '#' },
   })(site, site.pages[0]!)
 const htmlOf = (...children: Block[]) => toHtml(rendered(siteOf({}, ...children))[0]!.element.children)
 const printed = (site: Site) =>

@@ -22,7 +22,6 @@ export function mockupBody(site: Site, page: Page, parts: MockupParts, viewportH
     viewportUnit: 'property',
     addresses: {
       picture: (picture, _, making) => parts.picture(picture, making),
-      sources: false,
       link: () => '#',
       form: () => '#',
     },

@@ -14,7 +14,7 @@ import type { Behaviour } from './behaviour'
 import { isBoxed, type PicturesPrinted } from './picture-parts'
 import { foldedRules, oneShownRules } from './panel-rules'
 import { panelAround, panelsOf, pressedIn } from './panels'
-import { type DrawnIn, drawnIn, type Sights, sightsOf } from './drawn'
+import type { DrawnIn, Sights } from './drawn'
 import { element } from '#core/blocks/html'
 import { restyledSite, restyledPage } from '#core/site/directions'
 import { blockClasses, type BlockName, sectionClasses, slug } from './names'
@@ -76,7 +76,8 @@ export function createRenderer(options: RenderOptions) {
     const found = find(id)
     return found && !isFilm(found) ? found : undefined
   }
-  const manyFormats = options.addresses.sources && (options.addresses.formats?.length ?? 1) > 1
+  const { sources } = options.addresses
+  const manyFormats = sources !== undefined && (options.addresses.formats?.length ?? 1) > 1
   const printing: PicturesPrinted = { find: still, fill: fillPicture(options.addresses, still), boxed: manyFormats }
 
   /** Class names of the sections; worked out again only when sections come, go, move or change their names. */
@@ -140,7 +141,11 @@ export function createRenderer(options: RenderOptions) {
         if (!printed.element) continue
         // A caption is one only in its figure (HTML, 4.4.13).
         const strayed = printed.element.tagName === 'figcaption' && !(block.kind === 'group' && block.element === 'figure')
-        children.push(strayed ? { ...printed.element, tagName: 'p' } : printed.element)
+        const from =
+          block.kind === 'group' && block.oneShown ? block.steps?.at.find((one) => one.block === child.id)?.of : undefined
+        const start = from === undefined ? undefined : (section(from) ?? panels.get(from)?.id)
+        const placed = strayed ? { ...printed.element, tagName: 'p' } : printed.element
+        children.push(start === undefined ? placed : { ...placed, properties: { ...placed.properties, dataFrom: start } })
         for (const one of printed.rules) all.push(one)
       }
       rules = all
@@ -205,7 +210,7 @@ export function createRenderer(options: RenderOptions) {
     page: Page,
     section: Section,
     name: string,
-    sights: () => Sights,
+    sights: (() => Sights) | undefined,
     map: Map<string, string>,
     panels: ReadonlyMap<string, PanelOfPage>,
   ): Within => ({
@@ -213,7 +218,7 @@ export function createRenderer(options: RenderOptions) {
     page,
     panels,
     names: blockClasses(section, name),
-    drawn: drawnIn(section, site, sights),
+    drawn: (sights && sources?.drawnIn(section, site, sights)) ?? (() => undefined),
     section: (id) => (page.sections.some((one) => one.id === id && !one.hidden) ? map.get(id) : undefined),
   })
 
@@ -240,7 +245,7 @@ export function createRenderer(options: RenderOptions) {
     }
     const outer = pageSurround(site.breakpoints)
     const map = classesOf(site)
-    const sights = sightsOf(site, options.language)
+    const sights = sources?.sightsOf(site, options.language)
     const printed: RenderedSection[] = []
     for (const section of page.sections) {
       if (section.hidden) continue

@@ -7,10 +7,13 @@ import type { Page } from '#core/site/schema'
 import { pressed } from '#core/values/press'
 import { slug, unique } from './names'
 
-/** The blocks inside that buttons open or show. */
+/** The blocks inside that buttons open or show, and those that another waits for as they pass a line. */
 function panelsIn(section: Block): Block[] {
   const found: Block[] = []
-  for (const block of walk(section)) {
+  const all = [...walk(section)]
+  const followed = new Set(all.flatMap((one) => (one.kind === 'group' && one.steps ? one.steps.at.map(({ of }) => of) : [])))
+  for (const block of all) {
+    if (block.kind !== 'section' && followed.has(block.id)) found.push(block)
     if (isOpened(block) || (block.kind === 'nav' && block.folds)) found.push(block)
     if (showsOne(block) && isContainer(block)) found.push(...block.children)
   }

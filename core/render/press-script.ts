@@ -32,18 +32,37 @@ export const PRESS_SCRIPT = `for (const group of document.querySelectorAll('.one
     })
     tab.addEventListener('keydown', (event) => {
       const at = tabs.indexOf(tab)
-      const to = { ArrowLeft: at - 1, ArrowRight: at + 1, Home: 0, End: tabs.length - 1 }[event.key]
-      if (event.key === ' ') tab.click()
-      else if (!inOneRow || to === undefined) return
-      else {
-        const next = tabs[(to + tabs.length) % tabs.length]
-        show(panelOf(next))
-        next.focus()
-      }
+      const to = { ' ': at, ArrowLeft: at - 1, ArrowRight: at + 1, Home: 0, End: tabs.length - 1 }[event.key]
+      if (to === undefined || (!inOneRow && to !== at)) return
       event.preventDefault()
+      const next = tabs[(to + tabs.length) % tabs.length]
+      show(panelOf(next))
+      next.focus()
     })
   }
   show(panels.find((one) => one.id && '#' + one.id === location.hash) ?? panels[0])
+  const { line } = group.dataset
+  if (!line) continue
+  // Blocks that are shown as others pass a line: the window down to it is what those come into.
+  const passed = new Set()
+  let watch
+  const place = () => {
+    const px = line.endsWith('%') ? (parseFloat(line) / 100) * innerHeight : parseFloat(line)
+    watch?.disconnect()
+    watch = new IntersectionObserver(
+      (entries) => {
+        for (const { isIntersecting, target } of entries) passed[isIntersecting ? 'add' : 'delete'](target.id)
+        show(panels.findLast((one) => passed.has(one.dataset.from)) ?? panels.find((one) => !one.dataset.from) ?? panels[0])
+      },
+      { rootMargin: '9999999px 0px ' + (px - innerHeight) + 'px' },
+    )
+    for (const { dataset } of panels) {
+      const start = dataset.from && document.getElementById(dataset.from)
+      if (start) watch.observe(start)
+    }
+  }
+  addEventListener('resize', place)
+  place()
 }
 
 if (!('commandForElement' in HTMLButtonElement.prototype))

@@ -11,6 +11,7 @@ import { walkPage } from '#core/site/tree'
 import type { Style } from '#core/style/registry'
 import { pixels } from '#core/values/length'
 import { role } from '#core/values/colour'
+import { SOURCES } from '#core/render/sources'
 import { createRenderer, type RenderOptions } from './page'
 import { printRules } from './rules'
 import { pageFile } from './own-links'
@@ -23,7 +24,7 @@ const options: RenderOptions = {
   viewportUnit: 'unit',
   addresses: {
     picture: (picture, width) => `${picture.name}-${width}`,
-    sources: true,
+    sources: SOURCES,
     link: (link) => ('href' in link ? link.href : `#${link.page}`),
     form: (form) => form.sendTo ?? '#',
   },

@@ -18,6 +18,7 @@ import { asPlain, timelineRules } from './motion-timelines'
 import { MOTION_SCRIPT, needsMotionScript, PLAIN_MOTION_SCRIPT } from './motion-script'
 import { minifyScript, scriptFor } from './page-script'
 import { skipLink } from './skip'
+import { SOURCES } from './sources'
 import { printRules, type Rule, type Layout } from './rules'
 import { inlineOnce, sharedRules, tokenDeclarations, usedTokens, withTokens } from './guide-rules'
 
@@ -206,7 +207,7 @@ export function printSite(site: Site, options: PrintOptions): PrintedSite {
     viewportUnit: 'unit',
     addresses: {
       picture: addresses.picture,
-      sources: true,
+      sources: SOURCES,
       formats: options.choices?.formats,
       measured: options.choices?.measured,
       icon: addresses.icon,

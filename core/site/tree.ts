@@ -81,6 +81,11 @@ export function withNewIds<B extends Block>(block: B, makeId: () => string): B {
   }
   const whole = copied(block)
   for (const one of walk(whole)) {
+    if (one.kind === 'group' && one.steps)
+      one.steps = {
+        ...one.steps,
+        at: one.steps.at.map(({ block: id, of }) => ({ block: ids.get(id) ?? id, of: ids.get(of) ?? of })),
+      }
     if (one.kind !== 'button' || !one.press) continue
     const inside = ids.get(pressed(one.press) ?? '')
     if (inside !== undefined) one.press = 'opens' in one.press ? { opens: inside } : { shows: inside }

@@ -1,8 +1,9 @@
 import type { Block } from '#core/blocks/index'
-import { EDGES, type Line, LINES, type Moment, type Motion, type MotionOf, type Range } from '#core/motion/motion'
+import { EDGES, type Moment, type Motion, type MotionOf, type Range } from '#core/motion/motion'
 import { ColumnHead, Finding, Row } from '../../fields/row'
 import { useSession } from '../../session/context'
 import { blockName, pageOf } from '../../session/store'
+import { LineFields } from './line-fields'
 import { Choice } from '../../ui/choice'
 import { NumberField } from '../../ui/number-field'
 import { type MotionsAccess, useMotions } from '../motion/use-motions'
@@ -152,32 +153,5 @@ const MomentRows = ({ name, moment, onChange }: MomentRowsProps) => (
     <Row label="passes">
       <LineFields label={`${name}: line`} line={moment.line} onChange={(line) => onChange({ ...moment, line })} />
     </Row>
-  </>
-)
-
-type LineFieldsProps = { label: string; line: Line; onChange: (line: Line) => void }
-
-/** A line of the window from its top, in px or in percent of its height. */
-const LineFields = ({ label, line, onChange }: LineFieldsProps) => (
-  <>
-    <NumberField
-      className="flex-1"
-      label={`${label} of the window`}
-      unit={line.unit === '%' ? '% down' : 'px down'}
-      value={line.value}
-      {...LINES}
-      step={line.unit === '%' ? 5 : 10}
-      onChange={(value) => onChange({ ...line, value })}
-    />
-    <Choice
-      className="w-[58px]"
-      label={`Unit of: ${label.toLowerCase()}`}
-      value={line.unit}
-      options={[
-        { value: '%', label: '%' },
-        { value: 'px', label: 'px' },
-      ]}
-      onChange={(unit) => onChange({ ...line, unit })}
-    />
   </>
 )

@@ -5,6 +5,7 @@ import { Finding, Row } from '../../fields/row'
 import { useSession, useSessionStore } from '../../session/context'
 import { edit, pageOf } from '../../session/store'
 import { Choice } from '../../ui/choice'
+import { StepRows } from './step-rows'
 
 const SEEN: Record<Panel, string> = {
   details: 'Under its first block, pressed',
@@ -47,10 +48,11 @@ export function PanelRows({ block }: { block: BlockOf<'group'> }) {
       {block.panel === 'details' && check('open', 'Open to begin with')}
       {questions && check('oneOpen', 'Opening one shuts the others')}
       {!block.panel && block.children.length > 1 && check('oneShown', 'One of its blocks is shown at a time')}
+      {!block.panel && block.oneShown && <StepRows block={block} />}
       {block.panel && block.panel !== 'details' && reached.length === 0 && (
         <Finding well={false}>No button opens it. Choose it in the States of a button: Leads to, Opens.</Finding>
       )}
-      {!block.panel && block.oneShown && reached.length < block.children.length && (
+      {!block.panel && block.oneShown && !block.steps && reached.length < block.children.length && (
         <Finding well={false}>
           {block.children.length - reached.length} of its {block.children.length} blocks have no button that shows them.
         </Finding>

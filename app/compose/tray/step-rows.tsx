@@ -1,0 +1,87 @@
+import type { Block, BlockOf } from '#core/blocks/index'
+import { walk } from '#core/blocks/tree'
+import type { Steps } from '#core/motion/steps'
+import type { Page } from '#core/site/schema'
+import { Finding, Row } from '../../fields/row'
+import { useSession, useSessionStore } from '../../session/context'
+import { blockName, edit, pageOf } from '../../session/store'
+import { Choice } from '../../ui/choice'
+import { LineFields } from './line-fields'
+import { Segments } from './segments'
+
+const FIRST = 'first'
+
+/** What a group may follow: the sections of its page, and the groups beside it in its own section. */
+function followable(page: Page, group: Block): { value: string; label: string }[] {
+  const inside = new Set([...walk(group)].map((one) => one.id))
+  return page.sections.flatMap((section) => {
+    const own = [...walk(section)]
+    const beside = own.some((one) => one.id === group.id) ? own : []
+    return [
+      { value: section.id, label: `Section ${blockName(section)}` },
+      ...beside.flatMap((one) =>
+        one.kind === 'group' && !inside.has(one.id) && ![...walk(one)].some((each) => each.id === group.id)
+          ? [{ value: one.id, label: blockName(one) }]
+          : [],
+      ),
+    ]
+  })
+}
+
+/** What shows the blocks of a group one at a time: buttons, or others of the page as they pass a line of the window. */
+export function StepRows({ block }: { block: BlockOf<'group'> }) {
+  const store = useSessionStore()
+  const page = useSession(pageOf)
+  const { steps } = block
+  const set = (next: Steps | null) => edit(store, { kind: 'field', block: block.id, field: 'steps', value: next })
+  const options = followable(page, block)
+  const gone = steps?.at.some(({ of }) => !options.some((one) => one.value === of))
+  const wait = (child: string, of: string) => {
+    if (!steps) return
+    const others = steps.at.filter((one) => one.block !== child)
+    set({ ...steps, at: of === FIRST ? others : [...others, { block: child, of }] })
+  }
+  return (
+    <>
+      <Row label="Shown by">
+        <Segments
+          label="What shows its blocks"
+          value={steps ? 'scroll' : 'buttons'}
+          options={[
+            { value: 'buttons', label: 'Buttons' },
+            { value: 'scroll', label: 'The scroll' },
+          ]}
+          onChange={(by) => set(by === 'scroll' ? { line: { value: 50, unit: '%' }, at: [] } : null)}
+        />
+      </Row>
+      {steps && (
+        <>
+          <Row label="As passes">
+            <LineFields label="Line of the steps" line={steps.line} onChange={(line) => set({ ...steps, line })} />
+          </Row>
+          {block.children.map((child) => (
+            <Row key={child.id} label={blockName(child)}>
+              <Choice
+                className="flex-1"
+                label={`What shows: ${blockName(child)}`}
+                placeholder="Deleted"
+                value={
+                  steps.at.some((one) => one.block === child.id)
+                    ? (options.find((one) => steps.at.some((each) => each.block === child.id && each.of === one.value))?.value ??
+                      null)
+                    : FIRST
+                }
+                options={[{ value: FIRST, label: 'At first' }, ...options]}
+                onChange={(of) => wait(child.id, of)}
+              />
+            </Row>
+          ))}
+          {gone && <Finding well={false}>A block waits for one that was deleted, so it is never shown by the scroll.</Finding>}
+          {!gone && steps.at.length === 0 && (
+            <Finding well={false}>Choose what each block waits for: the first is shown until then.</Finding>
+          )}
+        </>
+      )}
+    </>
+  )
+}
