@@ -14,6 +14,7 @@ export default [
   route('sites/:siteId/pages/:pageId/deliver', 'routes/deliver.tsx'),
   route('sites/:siteId/pages/:pageId/inbox', 'routes/inbox.tsx'),
   route('sites/:siteId/pages/:pageId/mockup', 'routes/mockup.ts'),
+  route('sites/:siteId/inbox.csv', 'routes/inbox-csv.ts'),
   route('sites/:siteId/company', 'routes/company.ts'),
   route('sites/:siteId/edits', 'routes/edits.ts'),
   route('sites/:siteId/pictures', 'routes/upload.ts'),

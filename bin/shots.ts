@@ -150,26 +150,12 @@ const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
     },
   ],
   [
-    'distances',
+    'motion',
     async (page) => {
       await page.getByRole('region', { name: 'Tray' }).getByRole('button', { name: 'Hide the heat' }).click()
       // What was tried for the pictures before is taken back.
       const undo = page.getByRole('button', { name: /^(Undo|Nothing to undo)/ })
       for (let n = 0; n < 12 && (await undo.isEnabled()); n++) await undo.click()
-      await page
-        .getByRole('complementary', { name: 'Running order' })
-        .getByRole('button', { name: /^03 Reasons/ })
-        .click()
-      await page.keyboard.press('f')
-      await page.keyboard.press('d')
-      await page.locator('[data-view="1280"] [data-space]').first().waitFor()
-    },
-  ],
-  [
-    'motion',
-    async (page) => {
-      await page.keyboard.press('d')
-      await page.keyboard.press('f')
       await page.keyboard.press('j')
       await press(page, 1280, 'h1')
       const tray = page.getByRole('region', { name: 'Tray' })
@@ -266,6 +252,15 @@ const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
       await press(page, 1280, '#work > div:nth-of-type(2) img')
       await page.keyboard.press('Escape')
       await page.keyboard.press('Escape')
+    },
+  ],
+  [
+    'change',
+    async (page) => {
+      await press(page, 1280, '.one-shown [data-shown] p')
+      await page.keyboard.press('Escape')
+      await page.keyboard.press('Escape')
+      await page.getByRole('region', { name: 'Tray' }).getByRole('slider', { name: 'Offset, in' }).focus()
     },
   ],
 ]

@@ -12,7 +12,7 @@ import { walk } from '#core/blocks/tree'
 import type { Site } from '#core/site/schema'
 import { walkPage } from '#core/site/tree'
 import { openStore, type Store } from './database'
-import { deleteEntry, listEntries, MAX_ENTRIES, PAGE_OF_ENTRIES, pageAfter, receiveEntry } from './inbox'
+import { deleteEntry, entriesAsCsv, listEntries, MAX_ENTRIES, PAGE_OF_ENTRIES, pageAfter, receiveEntry } from './inbox'
 import { removeFolder } from './remove-folder'
 import { entries } from './schema'
 import { createSite } from './sites'
@@ -170,4 +170,37 @@ describe('the form inbox', () => {
     expect(last.page).toBe(last.pages)
     expect(last.entries.at(-1)!.fields[0]!.value).toBe('21')
   })
+})
+
+describe('the inbox is searched and saved', () => {
+  const mail = (address: string) => send({ 'mail-address': address })
+
+  test('by words in any field, whatever their case, and signs of patterns are signs', () => {
+    for (const address of ['ada@example.org', 'Bo_b@example.org', '100%@example.org']) mail(address)
+    const found = (words: string) => listEntries(store, id, 1, words).entries.map((one) => one.fields[0]!.value)
+    expect(found('ADA')).toEqual(['ada@example.org'])
+    expect(found('_')).toEqual(['Bo_b@example.org'])
+    expect(found('%')).toEqual(['100%@example.org'])
+    expect(found('value')).toEqual([])
+    expect(found('nobody')).toEqual([])
+    expect(listEntries(store, id, 1, 'example').total).toBe(3)
+  })
+
+  test('as a table whose columns are all fields, in which nothing is a formula', () => {
+    mail('a"b@example.org')
+    mail('=1+1@example.org')
+    const lines = entriesAsCsv(store, id).split('\r\n')
+    expect(lines[0]).toBe('Sent,Page,Mail address')
+    expect(lines).toHaveLength(3)
+    const text = lines.slice(1).join('\n')
+    expect(text).toContain(`"a""b@example.org"`)
+    expect(text).toMatch(/,"?'=1\+1@example\.org/)
+    expect(entriesAsCsv(store, id, 'nobody').trim()).toBe('Sent,Page')
+  })
+})
+
+test('who fills in what nobody sees is sent on, and nothing is kept', () => {
+  const next = send({ 'mail-address': 'bot@example.org', 'leave-empty': 'cheap lamps' })
+  expect(next).toBe(send({ 'mail-address': 'ada@example.org' }))
+  expect(listEntries(store, id).entries.map((one) => one.fields[0]!.value)).toEqual(['ada@example.org'])
 })

@@ -1,10 +1,12 @@
 import { and, count, desc, eq, inArray, sql } from 'drizzle-orm'
 import { nanoid } from 'nanoid'
+import Papa from 'papaparse'
 import { FormatError } from '#core/formats/site-json'
 import { fieldNames, labelOf } from '#core/render/field-names'
 import { sectionClasses } from '#core/render/names'
 import { isOwn, linkOfHref, pageFile } from '#core/render/own-links'
 import { CHOICES } from '#core/blocks/field'
+import { TRAP } from '#core/blocks/form'
 import type { BlockOf } from '#core/blocks/index'
 import type { Page, Site } from '#core/site/schema'
 import { walk } from '#core/blocks/tree'
@@ -119,6 +121,8 @@ export function receiveEntry(store: Store, siteId: string, formId: string, sent:
   const { page, form } = findForm(site, formId)
   // Found before anything is kept: an entry that is kept and not confirmed would be sent again.
   const next = pageAfter(site, page, form, `/visit/${siteId}/`)
+  // Who fills in what nobody sees is told that all went well, and nothing is kept.
+  if ((sent.get(TRAP) ?? '') !== '') return next
   const now = new Date()
   const asked = fieldsOf(form)
   const labels = asked.map((one) => one.label)
@@ -140,32 +144,71 @@ export function receiveEntry(store: Store, siteId: string, formId: string, sent:
 /** A page of the inbox: some of its entries, how many there are, and how many have left it to make room. */
 export type InboxPage = { entries: InboxEntry[]; page: number; pages: number; total: number; left: number }
 
+/** The entries of a site, those alone in which some words stand; the case of letters of ASCII is passed over. */
+const wanted = (siteId: string, words: string) => {
+  const own = eq(entries.site, siteId)
+  if (words === '') return own
+  const like = `%${words.replace(/[\\%_]/g, '\\$&')}%`
+  const inField = sql`EXISTS (SELECT 1 FROM json_each(${entries.fields}) AS field
+    WHERE json_extract(field.value, '$.value') LIKE ${like} ESCAPE '\\' OR json_extract(field.value, '$.name') LIKE ${like} ESCAPE '\\')`
+  return and(own, sql`(${inField} OR ${entries.page} LIKE ${like} ESCAPE '\\')`)
+}
+
+const read = ({ id, form, page, fields, createdAt }: typeof entries.$inferSelect): InboxEntry => ({
+  id,
+  form,
+  page,
+  createdAt,
+  fields: JSON.parse(fields) as InboxEntry['fields'],
+})
+
 /**
  * One page of the entries of a site, the newest first.
  * @param asked which page, from 1; the last one, if there are fewer
+ * @param words what must stand in an entry
  */
-export function listEntries(store: Store, siteId: string, asked = 1): InboxPage {
+export function listEntries(store: Store, siteId: string, asked = 1, words = ''): InboxPage {
   getSite(store, siteId)
-  const [{ total }] = store.db.select({ total: count() }).from(entries).where(eq(entries.site, siteId)).all() as [{ total: number }]
+  const which = wanted(siteId, words)
+  const [{ total }] = store.db.select({ total: count() }).from(entries).where(which).all() as [{ total: number }]
   const site = store.db.select({ left: sites.entriesLeft }).from(sites).where(eq(sites.id, siteId)).get()
   const pages = Math.max(1, Math.ceil(total / PAGE_OF_ENTRIES))
   const page = Math.min(Math.max(1, asked), pages)
   const rows = store.db
     .select()
     .from(entries)
-    .where(eq(entries.site, siteId))
+    .where(which)
     .orderBy(desc(entries.createdAt), desc(entries.id))
     .limit(PAGE_OF_ENTRIES)
     .offset((page - 1) * PAGE_OF_ENTRIES)
     .all()
-  const shown = rows.map(({ id, form, page, fields, createdAt }) => ({
-    id,
-    form,
-    page,
-    createdAt,
-    fields: JSON.parse(fields) as InboxEntry['fields'],
-  }))
-  return { entries: shown, page, pages, total, left: site?.left ?? 0 }
+  return { entries: rows.map(read), page, pages, total, left: site?.left ?? 0 }
+}
+
+/**
+ * The entries of a site as a table (RFC 4180), the newest first: when and where each was sent, then every field that any
+ * of them has. What a spreadsheet would take for a formula is kept from being one.
+ */
+export function entriesAsCsv(store: Store, siteId: string, words = ''): string {
+  getSite(store, siteId)
+  const rows = store.db
+    .select()
+    .from(entries)
+    .where(wanted(siteId, words))
+    .orderBy(desc(entries.createdAt), desc(entries.id))
+    .all()
+    .map(read)
+  const names = [...new Set(rows.flatMap((one) => one.fields.map(({ name }) => name)))]
+  return Papa.unparse(
+    {
+      fields: ['Sent', 'Page', ...names],
+      data: rows.map(({ createdAt, page, fields }) => {
+        const values = new Map(fields.map(({ name, value }) => [name, value]))
+        return [createdAt.toISOString(), page, ...names.map((name) => values.get(name) ?? '')]
+      }),
+    },
+    { escapeFormulae: true },
+  )
 }
 
 /** @throws MissingError */

@@ -12,12 +12,14 @@ export type InboxProps = {
   revision: number
   exportedRevision: number | null
   inbox: { entries: Entry[]; page: number; pages: number; total: number; left: number }
+  /** What is looked for in the entries. */
+  words: string
 }
 
 const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
 
 /** What visitors of the played pages sent with their forms. */
-export function Inbox({ siteId, site, page, revision, exportedRevision, inbox }: InboxProps) {
+export function Inbox({ siteId, site, page, revision, exportedRevision, inbox, words }: InboxProps) {
   const { entries, total, left } = inbox
   return (
     <div className="flex h-screen flex-col overflow-clip">
@@ -38,8 +40,33 @@ export function Inbox({ siteId, site, page, revision, exportedRevision, inbox }:
             A stand-in on this machine for a mail service: what is sent with the forms of played pages arrives here, and nowhere
             else. Give a form an address in Compose before the site is handed over.
           </p>
-          <p className="mt-4 text-label text-ink-2">
+          <div className="mt-4 flex items-center gap-2">
+            <Form method="get" role="search" className="flex flex-1 gap-2">
+              <input
+                key={words}
+                type="search"
+                name="words"
+                aria-label="Words to look for in the entries"
+                placeholder="Words in an entry"
+                maxLength={200}
+                defaultValue={words}
+                className="h-8 min-w-0 flex-1 rounded-2 border border-line-strong bg-field px-2.5"
+              />
+              <Button type="submit">Search</Button>
+            </Form>
+            {total > 0 && (
+              <a
+                href={`/sites/${siteId}/inbox.csv${words === '' ? '' : `?${new URLSearchParams({ words })}`}`}
+                download="entries.csv"
+                className={buttonClass()}
+              >
+                Save as CSV
+              </a>
+            )}
+          </div>
+          <p className="mt-3 text-label text-ink-2">
             <span className="figure">{total}</span> {total === 1 ? 'entry' : 'entries'}
+            {words !== '' && ` with “${words}”`}
             {left > 0 && (
               <>
                 ; the oldest <span className="figure">{left}</span> left to make room for newer ones
@@ -70,9 +97,20 @@ export function Inbox({ siteId, site, page, revision, exportedRevision, inbox }:
               </li>
             ))}
           </ul>
-          {inbox.pages > 1 && <Parts page={inbox.page} pages={inbox.pages} />}
+          {inbox.pages > 1 && <Parts page={inbox.page} pages={inbox.pages} words={words} />}
           {entries.length === 0 && (
-            <p className="mt-6 text-ink-2">Nothing has arrived yet. Play a page with a form, fill it in and send it.</p>
+            <p className="mt-6 text-ink-2">
+              {words === '' ? (
+                'Nothing has arrived yet. Play a page with a form, fill it in and send it.'
+              ) : (
+                <>
+                  No entry has these words.{' '}
+                  <Link className="inline-flex min-h-6 items-center underline" to="?">
+                    Show all
+                  </Link>
+                </>
+              )}
+            </p>
           )}
         </div>
       </main>
@@ -81,12 +119,13 @@ export function Inbox({ siteId, site, page, revision, exportedRevision, inbox }:
 }
 
 /** The way through an inbox of more than one part. */
-function Parts({ page, pages }: { page: number; pages: number }) {
+function Parts({ page, pages, words }: { page: number; pages: number; words: string }) {
+  const at = (part: number) => `?${new URLSearchParams({ ...(words === '' ? {} : { words }), part: String(part) })}`
   const step = 'inline-flex min-h-6 items-center underline'
   return (
     <nav aria-label="Parts of the inbox" className="mt-6 flex items-center gap-4 border-t border-line-strong pt-3">
       {page > 1 && (
-        <Link className={step} to={`?part=${page - 1}`}>
+        <Link className={step} to={at(page - 1)}>
           Newer
         </Link>
       )}
@@ -94,7 +133,7 @@ function Parts({ page, pages }: { page: number; pages: number }) {
         {page} of {pages}
       </span>
       {page < pages && (
-        <Link className={step} to={`?part=${page + 1}`}>
+        <Link className={step} to={at(page + 1)}>
           Older
         </Link>
       )}

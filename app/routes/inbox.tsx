@@ -10,10 +10,12 @@ import { openedSite, pageOfSite, sentenceOf } from './answers'
 export function loader({ request, params }: Route.LoaderArgs) {
   const opened = openedSite(params.siteId)
   const page = pageOfSite(opened.site, params.pageId)
-  const asked = Number(new URL(request.url).searchParams.get('part') ?? 1)
-  const inbox = listEntries(store(), params.siteId, Number.isInteger(asked) ? asked : 1)
+  const { searchParams } = new URL(request.url)
+  const asked = Number(searchParams.get('part') ?? 1)
+  const words = (searchParams.get('words') ?? '').trim().slice(0, 200)
+  const inbox = listEntries(store(), params.siteId, Number.isInteger(asked) ? asked : 1, words)
   const entries = inbox.entries.map((one) => ({ ...one, createdAt: one.createdAt.getTime() }))
-  return { ...opened, page, inbox: { ...inbox, entries } }
+  return { ...opened, page, inbox: { ...inbox, entries }, words }
 }
 
 /** Takes an entry out of the inbox. */

@@ -127,6 +127,13 @@ export function fieldRules({ looks, types }: StyleGuide, how: StateSelectors = '
       ['font', 'inherit'],
       ...stateDeclarations(field.rest),
     ]),
+    // A problem is told by its words and a line, so that it is seen in any colours.
+    rule('.field-problem', [
+      ['padding-inline-start', '10px'],
+      ['border-inline-start', '3px solid currentcolor'],
+      ['font-size', '0.875em'],
+      ['font-weight', '600'],
+    ]),
     ...(Object.keys(field.focus).length > 0 ? [rule(inputs + selectorsOf(how).focus, stateDeclarations(field.focus))] : []),
   ]
 }

@@ -1,5 +1,6 @@
 import type { Element } from 'hast'
 import { ONE_SHOWN } from '#core/blocks/panel'
+import { FORM_SCRIPT } from './form-script'
 import { PRESS_SCRIPT } from './press-script'
 
 /**
@@ -98,6 +99,7 @@ const PARTS: { text: string; needed: (element: Element) => boolean }[] = [
       'dataFold' in properties ||
       (properties.className as string[] | undefined)?.includes(ONE_SHOWN) === true,
   },
+  { text: FORM_SCRIPT, needed: ({ properties }) => 'dataSaid' in properties },
 ]
 
 /** The script that elements need; nothing where all works without one. */

@@ -57,7 +57,7 @@ export function TravelRows() {
           {header} px, as the sticky header is high
         </button>
       )}
-      <span className="flex min-w-[230px] items-center gap-2">
+      <span className="flex min-w-[300px] items-center gap-2">
         <span className="shrink-0 text-label text-ink-2">Pages follow</span>
         <Segments<PageChange | 'once'>
           label="How a page follows another"

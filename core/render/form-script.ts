@@ -1,0 +1,62 @@
+/**
+ * What a form says beside a field: once it was left, or the form was sent, and no longer than it is wrong. The browser's
+ * own checks are asked (HTML, 4.10.20); without a script they speak for themselves. While it is sent, it is so once.
+ */
+export const FORM_SCRIPT = `for (const form of document.querySelectorAll('form[data-said]')) {
+  const said = JSON.parse(form.dataset.said)
+  form.noValidate = true
+  const fieldOf = (input) => input.closest('.field')
+  const wordsFor = ({ type, validity }) =>
+    validity.valueMissing
+      ? { radio: said.choose, checkbox: said.tick }[type] || said.wanted
+      : type === 'email' ? said.mail : said.other
+  const check = (input) => {
+    const field = fieldOf(input)
+    if (!field) return true
+    let words = field.querySelector('.field-problem')
+    const well = input.validity.valid
+    if (well) words?.remove()
+    else {
+      if (!words) {
+        words = document.createElement('span')
+        words.className = 'field-problem'
+        words.id = input.name + '-problem'
+        words.ariaHidden = 'true'
+        field.append(words)
+      }
+      words.textContent = wordsFor(input)
+    }
+    for (const one of field.querySelectorAll('input, textarea, select')) {
+      one.toggleAttribute('aria-invalid', !well)
+      if (!well) one.setAttribute('aria-invalid', 'true')
+      if (well) one.removeAttribute('aria-describedby')
+      else one.setAttribute('aria-describedby', words.id)
+    }
+    return well
+  }
+  const inputs = () => [...form.elements].filter((one) => one.willValidate)
+  form.addEventListener('focusout', ({ target }) => target.value && target.willValidate && check(target))
+  form.addEventListener('input', ({ target }) => target.ariaInvalid && check(target))
+  form.addEventListener('submit', (event) => {
+    const wrong = inputs().filter((one) => !check(one))
+    if (wrong[0]) {
+      event.preventDefault()
+      wrong[0].focus()
+      return
+    }
+    const button = event.submitter
+    if (!button || button.ariaBusy) return void (button && event.preventDefault())
+    button.ariaBusy = 'true'
+    button.dataset.words = button.textContent
+    button.textContent = said.sending
+  })
+  // Who comes back to it may send it again.
+  addEventListener('pageshow', () => {
+    for (const button of form.querySelectorAll('[data-words]')) {
+      button.textContent = button.dataset.words
+      button.removeAttribute('data-words')
+      button.ariaBusy = null
+    }
+  })
+}
+`
