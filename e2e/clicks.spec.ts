@@ -131,8 +131,13 @@ test('a menu folds below its breakpoint, closes with Escape and keeps the focus;
   await page.keyboard.press('Escape')
   await expect(view(page, 375).getByText('Why come').first()).toBeHidden()
 
-  await page.setViewportSize({ width: 375, height: 740 })
+  // Where it does not fold, there is nothing of it but the links, in the colour of the nav.
   await page.goto(`${app.url}/visit/${site}/index.html`)
+  const colours = await page
+    .locator('nav[aria-label=Main]')
+    .evaluate((nav) => [nav, nav.querySelector('a')!].map((one) => getComputedStyle(one).color))
+  expect(colours[1]).toBe(colours[0])
+  await page.setViewportSize({ width: 375, height: 740 })
   const menuLinks = page.getByRole('navigation', { name: 'Main' }).getByRole('link')
   const menu = page.getByRole('button', { name: 'Menu' })
   await menu.click()

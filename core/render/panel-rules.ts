@@ -109,7 +109,11 @@ const foldRules = (hasClass: (name: string) => boolean): Rule[] =>
   !hasClass(FOLD)
     ? []
     : [
-        rule(`.${FOLD}`, [['display', 'contents']]),
+        rule(`.${FOLD}`, [
+          ['display', 'contents'],
+          // Browsers give popovers colours of their own (HTML, 15.3.2).
+          ['color', 'inherit'],
+        ]),
         rule('.fold-open, .fold-close', [['display', 'none']]),
         rule('.fold-close', [['align-self', 'end'], ...BUTTON]),
       ]

@@ -141,7 +141,7 @@ describe('a nav that folds', () => {
       /<nav class="work-nav" aria-label="Main"><button class="fold-open" type="button" popovertarget="panel-nav">Menu<\/button>/,
     )
     expect(html).toMatch(/<div class="fold" id="panel-nav" popover="auto" data-fold="drop"><a/)
-    expect(css).toContain('.fold{display:contents}')
+    expect(css).toContain('.fold{display:contents;color:inherit}')
     expect(css).toMatch(/@media\(width<\d+px\)\{[^@]*\.work-nav>\.fold:not\(\[open\],:popover-open\)\{display:none\}/)
   })
 
