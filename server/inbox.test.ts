@@ -7,7 +7,8 @@ import { applyEdit, type Edit } from '#core/edits/index'
 import { OUTLINES } from '#core/outlines/outlines'
 import { takeOutline } from '#core/outlines/take'
 import { newSite } from '#core/site/defaults'
-import type { Block, Section } from '#core/blocks/index'
+import { newBlock } from '#core/blocks/defaults'
+import type { Block, BlockOf, Section } from '#core/blocks/index'
 import { walk } from '#core/blocks/tree'
 import type { Site } from '#core/site/schema'
 import { walkPage } from '#core/site/tree'
@@ -203,4 +204,28 @@ test('who fills in what nobody sees is sent on, and nothing is kept', () => {
   const next = send({ 'mail-address': 'bot@example.org', 'leave-empty': 'cheap lamps' })
   expect(next).toBe(send({ 'mail-address': 'ada@example.org' }))
   expect(listEntries(store, id).entries.map((one) => one.fields[0]!.value)).toEqual(['ada@example.org'])
+})
+
+test('a field that the visitor did not see is neither wanted nor kept', () => {
+  const field = (more: object) => ({ ...newBlock('field', makeId), required: true, ...more }) as BlockOf<'field'>
+  const meal = field({ input: 'one', words: { en: ['Supper'] }, options: { en: ['Soup, hot', 'None'] } })
+  const diet = field({
+    input: 'list',
+    words: { en: ['Diet'] },
+    options: { en: ['Any', 'Other'] },
+    shownBy: { field: meal.id, is: 'Soup, hot' },
+  })
+  const other = field({ input: 'text', words: { en: ['Which'] }, shownBy: { field: diet.id, is: 'Other' } })
+  const section = withBlock(site, { ...form, children: [meal, diet, other, newBlock('button', makeId)] } as Block)
+  const pages = site.pages.map((page, i) =>
+    i === 0 ? { ...page, sections: page.sections.map((one) => (one.id === section.id ? section : one)) } : page,
+  )
+  id = createSite(store, { ...site, pages })
+  const kept = () => listEntries(store, id).entries[0]!.fields
+  send({ supper: 'None', diet: 'Other', which: 'not seen' })
+  expect(kept()).toEqual([{ name: 'Supper', value: 'None' }])
+  send({ supper: 'Soup, hot', diet: 'Any' })
+  expect(kept().map((one) => one.name)).toEqual(['Supper', 'Diet'])
+  expect(() => send({ supper: 'Soup, hot' })).toThrow('“Diet” is wanted')
+  expect(() => send({ supper: 'Soup, hot', diet: 'Other' })).toThrow('“Which” is wanted')
 })

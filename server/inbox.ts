@@ -49,6 +49,17 @@ const fieldsOf = (form: BlockOf<'form'>) =>
     block.kind === 'field' && !block.hidden ? [{ field: block, label: labelOf(block), name: fieldNames(form).get(block.id)! }] : [],
   )
 
+type AskedField = ReturnType<typeof fieldsOf>[number]
+
+/** True for a field that the visitor saw: what it is shown by was chosen, and was itself seen. */
+function isSeen(field: BlockOf<'field'>, asked: readonly AskedField[], sent: URLSearchParams, depth = 0): boolean {
+  const { shownBy } = field
+  const by = shownBy && asked.find((one) => [one.field.id, one.field.sharedPart].includes(shownBy.field))
+  // What is shown by a field that is gone, or by one another in a ring, is always seen.
+  if (!shownBy || !by || depth > asked.length) return true
+  return sent.getAll(by.name).includes(shownBy.is) && isSeen(by.field, asked, sent, depth + 1)
+}
+
 function check(field: BlockOf<'field'>, label: string, value: string): void {
   const name = label || 'The field'
   if (field.required && value.trim() === '') throw new FormatError(`“${name}” is wanted and was left empty.`)
@@ -126,7 +137,8 @@ export function receiveEntry(store: Store, siteId: string, formId: string, sent:
   const now = new Date()
   const asked = fieldsOf(form)
   const labels = asked.map((one) => one.label)
-  const fields = asked.map(({ field, label, name }) => {
+  const seen = asked.filter(({ field }) => isSeen(field, asked, sent))
+  const fields = seen.map(({ field, label, name }) => {
     const value = CHOICES.has(field.input) ? chosenOf(field, label, sent.getAll(name)) : (sent.get(name) ?? '')
     check(field, label, value)
     return { name: labels.filter((one) => one === label).length > 1 || label === '' ? name : label, value: value.trim() }

@@ -2,6 +2,7 @@ import type { Element, Properties } from 'hast'
 import { z } from 'zod'
 import { token } from '#core/values/length'
 import { plainText } from '#core/values/words'
+import { idSchema } from '#core/values/ids'
 import { byLanguage } from '#core/values/language'
 import { attributes, type ElementContext, spansIn, wordsIn } from './element'
 import { words } from './fields'
@@ -21,6 +22,8 @@ const fields = z.strictObject({
   required: z.boolean(),
   /** True for one that cannot be filled in. */
   disabled: z.literal(true).optional(),
+  /** The choice of another field of its form, a box to tick among them, for which alone it is seen; a ticked box is `yes`. */
+  shownBy: z.strictObject({ field: idSchema, is: z.string().max(200) }).optional(),
   /** What is offered, where it is chosen from. */
   options: byLanguage(z.array(z.string().trim().min(1).max(200)).max(60)).optional(),
 })
@@ -54,7 +57,7 @@ export const field: Kind<FieldBlock> = {
           ? element('select', shared, [
               // Nothing is chosen for the visitor; a list that must be filled in begins with an empty choice (HTML, 4.10.7).
               element('option', { value: '' }, []),
-              ...offered(block, context).map((value) => element('option', {}, [{ type: 'text', value }])),
+              ...offered(block, context).map((value) => element('option', { value }, [{ type: 'text', value }])),
             ])
           : element('input', { type: block.input, ...shared, ...(autoComplete ? { autoComplete: [autoComplete] } : {}) }, [])
     return element('label', shown(block, context, 'field'), [labelled(block, context, 'span'), input])
@@ -68,7 +71,11 @@ export const offered = ({ options }: FieldBlock, { language }: Pick<ElementConte
   options?.[language] ?? Object.values(options ?? {})[0] ?? []
 
 const shown = (block: FieldBlock, context: ElementContext, ...classes: string[]): Properties =>
-  attributes(block, { ...context, className: [...classes, ...context.className] })
+  attributes(
+    block,
+    { ...context, className: [...classes, ...context.className] },
+    block.shownBy && !context.editing ? { dataWhen: '' } : {},
+  )
 
 function labelled(block: FieldBlock, context: ElementContext, tag: 'span' | 'legend'): Element {
   const empty = plainText(spansIn(block, context)).trim() === ''

@@ -1,4 +1,5 @@
 import { changeRules } from './change-rules'
+import { conditionRules } from './condition-rules'
 import { motionRules, revealOf } from './motion-rules'
 import { stateRules } from './state-rules'
 
@@ -6,9 +7,10 @@ import { stateRules } from './state-rules'
 export type Behaviour = {
   statesOf: typeof stateRules
   changesOf: typeof changeRules
+  conditionsOf: typeof conditionRules
   motionOf?: typeof motionRules
   revealOf: typeof revealOf
 }
 
-export const STATES_ALONE: Behaviour = { statesOf: stateRules, changesOf: changeRules, revealOf }
+export const STATES_ALONE: Behaviour = { statesOf: stateRules, changesOf: changeRules, conditionsOf: conditionRules, revealOf }
 export const BEHAVIOUR: Behaviour = { ...STATES_ALONE, motionOf: motionRules }

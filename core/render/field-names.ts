@@ -25,3 +25,9 @@ export function fieldNames(form: Block): Map<string, string> {
   if (Object.isFrozen(form)) known.set(form, names)
   return names
 }
+
+/** The field of a form that another names as what it is shown by; in a copy of a shared block it may be named as its part. */
+export function shownByIn(form: Block, id: string): BlockOf<'field'> | undefined {
+  for (const one of walk(form)) if (one.kind === 'field' && (one.id === id || one.sharedPart === id)) return one
+  return undefined
+}

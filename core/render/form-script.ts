@@ -35,6 +35,13 @@ export const FORM_SCRIPT = `for (const form of document.querySelectorAll('form[d
     return well
   }
   const inputs = () => [...form.elements].filter((one) => one.willValidate)
+  // What is not seen is not sent.
+  const asked = [...form.querySelectorAll('[data-when] :is(input, textarea, select):enabled')]
+  const settle = () => {
+    for (const one of asked) one.disabled = getComputedStyle(fieldOf(one)).display === 'none'
+  }
+  form.addEventListener('change', settle)
+  settle()
   form.addEventListener('focusout', ({ target }) => target.value && target.willValidate && check(target))
   form.addEventListener('input', ({ target }) => target.ariaInvalid && check(target))
   form.addEventListener('submit', (event) => {

@@ -104,7 +104,9 @@ function likeness(block: Block): string {
         ? [block.panel, block.oneShown, block.change]
         : block.kind === 'nav'
           ? block.folds
-          : ''
+          : block.kind === 'field'
+            ? block.shownBy
+            : ''
   return `${block.kind}|${styleText(block.style)}|${JSON.stringify(own)}|${held}`
 }
 

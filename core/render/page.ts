@@ -122,6 +122,7 @@ export function createRenderer(options: RenderOptions) {
       behaviour && ((...given) => behaviour.statesOf(...given, around)),
     )
     own.push(...(behaviour?.changesOf ?? oneShownRules)(block, `.${name}`), ...foldedRules(block, `.${name}`, site.breakpoints))
+    if (behaviour) own.push(...behaviour.conditionsOf(block, `.${name}`, form))
     if (behaviour?.motionOf)
       own.push(
         ...behaviour.motionOf(block, name, site.breakpoints, (id) => {

@@ -86,6 +86,8 @@ export function withNewIds<B extends Block>(block: B, makeId: () => string): B {
         ...one.steps,
         at: one.steps.at.map(({ block: id, of }) => ({ block: ids.get(id) ?? id, of: ids.get(of) ?? of })),
       }
+    if (one.kind === 'field' && one.shownBy)
+      one.shownBy = { ...one.shownBy, field: ids.get(one.shownBy.field) ?? one.shownBy.field }
     if (one.kind !== 'button' || !one.press) continue
     const inside = ids.get(pressed(one.press) ?? '')
     if (inside !== undefined) one.press = 'opens' in one.press ? { opens: inside } : { shows: inside }

@@ -1,5 +1,8 @@
 import { Link } from 'react-router'
-import { CHOICES, INPUTS } from '#core/blocks/field'
+import { CHOICES, INPUTS, offered } from '#core/blocks/field'
+import { walk } from '#core/blocks/tree'
+import { labelOf, shownByIn } from '#core/render/field-names'
+import { findBlock } from '#core/site/tree'
 import { isSame } from '#core/values/equal'
 import { GROUP_ELEMENTS } from '#core/blocks/group'
 import type { BlockOf } from '#core/blocks/index'
@@ -101,7 +104,58 @@ export function FieldColumn({ block }: { block: BlockOf<'field'> }) {
           Must be filled in
         </label>
       </Row>
+      <ShownByRow block={block} />
     </div>
+  )
+}
+
+const ALWAYS = 'always'
+
+/** Whether a field is seen at all times, or for one choice of another field of its form. */
+function ShownByRow({ block }: { block: BlockOf<'field'> }) {
+  const store = useSessionStore()
+  const site = useSession((state) => state.session.site)
+  const form = findBlock(site, block.id)?.ancestors.find((one) => one.kind === 'form')
+  const fields = form ? [...walk(form)].filter((one) => one.kind === 'field' && one.id !== block.id) : []
+  const choices = fields.flatMap((one) => {
+    if (one.kind !== 'field') return []
+    const label = labelOf(one) || one.name || 'Field'
+    if (one.input === 'consent') return [{ value: `${one.sharedPart ?? one.id} yes`, label: `${label}: ticked` }]
+    return CHOICES.has(one.input)
+      ? offered(one, site).map((option) => ({ value: `${one.sharedPart ?? one.id} ${option}`, label: `${label}: ${option}` }))
+      : []
+  })
+  const { shownBy } = block
+  const by = shownBy && form && shownByIn(form, shownBy.field)
+  const value = shownBy ? `${by?.sharedPart ?? shownBy.field} ${shownBy.is}` : ALWAYS
+  const gone = shownBy !== undefined && !choices.some((one) => one.value === value)
+  if (choices.length === 0 && !shownBy) return null
+  const choose = (next: string) => {
+    const at = next.indexOf(' ')
+    const chosen = next === ALWAYS ? null : { field: next.slice(0, at), is: next.slice(at + 1) }
+    edit(store, { kind: 'field', block: block.id, field: 'shownBy', value: chosen })
+  }
+  return (
+    <>
+      <Row label="Seen">
+        <Choice
+          className="flex-1"
+          label="When the field is seen"
+          placeholder="Gone"
+          value={gone ? null : value}
+          options={[{ value: ALWAYS, label: 'Always' }, ...choices]}
+          onChange={choose}
+        />
+      </Row>
+      {gone && (
+        <Finding well={false}>
+          {by
+            ? 'The choice that it is shown for is no longer offered, so it is never seen.'
+            : 'The field that it is shown for is gone, so it is always seen.'}{' '}
+          Choose another.
+        </Finding>
+      )}
+    </>
   )
 }
 
