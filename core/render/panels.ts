@@ -55,14 +55,18 @@ export function panelAround(ancestors: readonly Block[], panels: ReadonlyMap<str
   return holder && panels.get(holder.id)
 }
 
-/** The blocks of a page that its buttons open or show. */
-export function pressedOn(page: Page): Set<string> {
-  const named = new Set<string>()
+/** What the buttons of a page open, show or close, by the buttons' ids; a button whose block is gone has nothing. */
+export function pressesOn(page: Page): Map<string, string | undefined> {
+  const there = panelsOf(page)
+  const presses = new Map<string, string | undefined>()
   const visit = (block: Block, ancestors: readonly Block[]) => {
-    const id = block.kind === 'button' && block.press && !block.link ? pressed(block.press) : undefined
-    if (id !== undefined) named.add(pressedIn(id, ancestors))
+    if (block.kind === 'button' && block.press && !block.link) {
+      const named = pressed(block.press)
+      const id = named === undefined ? ancestors.findLast(isOpened)?.id : pressedIn(named, ancestors)
+      presses.set(block.id, id !== undefined && there.has(id) ? id : undefined)
+    }
     if (isContainer(block)) for (const child of block.children) visit(child, [...ancestors, block])
   }
   for (const section of page.sections) visit(section, [])
-  return named
+  return presses
 }

@@ -1,6 +1,6 @@
 import type { BlockOf } from '#core/blocks/index'
 import { PANELS, type Panel } from '#core/blocks/panel'
-import { pressedOn } from '#core/render/panels'
+import { pressesOn } from '#core/render/panels'
 import { Finding, Row } from '../../fields/row'
 import { useSession, useSessionStore } from '../../session/context'
 import { edit, pageOf } from '../../session/store'
@@ -32,7 +32,7 @@ export function PanelRows({ block }: { block: BlockOf<'group'> }) {
     </label>
   )
   const questions = block.children.some((one) => one.kind === 'group' && one.panel === 'details')
-  const named = pressedOn(page)
+  const named = new Set(pressesOn(page).values())
   const reached = (block.oneShown ? block.children : [block]).filter((one) => named.has(one.id))
   return (
     <>

@@ -72,3 +72,13 @@ test('what is hidden, or stands inside something that is, is no finding', () => 
   const hidden = after(nowhere, { kind: 'field', block: section.id, field: 'hidden', value: true })
   expect(hidden.some((one) => one.includes('leads nowhere'))).toBe(false)
 })
+
+test('a button that opens what was deleted is a finding, and one that shows what is there is none', () => {
+  const button = first('button').id
+  const group = [...walkPage(site.pages[0]!)].find((block) => block.kind === 'group')!
+  const press = (opens: string): Edit => ({ kind: 'field', block: button, field: 'press', value: { opens } })
+  const bare: Edit = { kind: 'field', block: button, field: 'link', value: null }
+  const about = (found: readonly string[]) => found.filter((one) => /leads|opens/.test(one))
+  expect(about(after(bare, press('gone')))).toEqual([expect.stringMatching(/opens, shows or closes what is not there/)])
+  expect(about(after(bare, press(group.id), { kind: 'field', block: group.id, field: 'panel', value: 'dialog' }))).toEqual([])
+})
