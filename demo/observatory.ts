@@ -37,7 +37,7 @@ export function observatory(): Site {
       language: 'en',
       breakpoints: DEFAULT_BREAKPOINTS,
       views: [1280, 768, 375],
-      travel: { smooth: true, change: { kind: 'fade', seconds: 0.35 } },
+      travel: { change: { kind: 'fade', seconds: 0.35 } },
       guide: lamplight,
       directions: DIRECTIONS,
       fonts: [],

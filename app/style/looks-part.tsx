@@ -1,5 +1,5 @@
 import { Plus, Trash2 } from 'lucide-react'
-import type { CardLook, Looks } from '#core/guide/looks'
+import type { CardLook, Looks, StateColours } from '#core/guide/looks'
 import { walkPage } from '#core/site/tree'
 import { Button, IconButton } from '../ui/button'
 import { ChoiceIn, ColourIn, LengthIn, NumberIn } from './fields'
@@ -19,6 +19,12 @@ const MARKERS = [
   { value: 'tick', label: 'Ticks' },
   { value: 'none', label: 'None' },
 ] as const
+
+/** A look with one of its states; a state in which nothing differs is left out. */
+function withState<S extends string, L extends { [K in S]?: StateColours }>(look: L, state: S, values: StateColours): L {
+  const { [state]: _, ...rest } = look
+  return (Object.keys(values).length > 0 ? { ...rest, [state]: values } : rest) as unknown as L
+}
 
 /** How fields, links, lists, cards and tables look; the specimen page shows them all. */
 export function LooksPart({ number }: { number: number }) {
@@ -55,6 +61,18 @@ export function LooksPart({ number }: { number: number }) {
         withRing
         onChange={(focus, gesture) => change({ field: { ...field, focus } }, gesture)}
       />
+      {(['hover', 'disabled'] as const).map((state) => (
+        <div key={state}>
+          <p className="mb-1 mt-2 text-label text-ink-2">
+            {state === 'hover' ? 'Under the pointer' : 'Where it cannot be filled in'}
+          </p>
+          <StateFields
+            look={field[state] ?? {}}
+            name={state === 'hover' ? 'the field under the pointer' : 'the field that cannot be filled in'}
+            onChange={(look, gesture) => change({ field: withState(field, state, look) }, gesture)}
+          />
+        </div>
+      ))}
 
       <Heading>Link</Heading>
       <div className="flex flex-wrap gap-2">
@@ -70,6 +88,15 @@ export function LooksPart({ number }: { number: number }) {
           value={link.hover.ink}
           onChange={(ink) => change({ link: { ...link, hover: ink ? { ...link.hover, ink } : {} } })}
         />
+        {(['pressed', 'current'] as const).map((state) => (
+          <ColourIn
+            key={state}
+            label={state === 'pressed' ? 'Ink pressed' : 'Ink, this page'}
+            name={state === 'pressed' ? 'Ink of links while pressed' : 'Ink of links to their own page'}
+            value={link[state]?.ink}
+            onChange={(ink) => change({ link: withState(link, state, ink ? { ...link[state], ink } : {}) })}
+          />
+        ))}
         <ChoiceIn
           label="Underline"
           name="Underline of links"
@@ -190,6 +217,19 @@ function Cards({ cards, onChange }: { cards: readonly CardLook[]; onChange: (car
             value={card.edge}
             onChange={(edge) => put(card, { edge: edge ?? undefined, ...(edge && card.edgeWidth === 0 ? { edgeWidth: 1 } : {}) })}
           />
+          {(['fill', 'ink'] as const).map((part) => (
+            <ColourIn
+              key={part}
+              label={part === 'fill' ? 'Fill, hover' : 'Ink, hover'}
+              name={`${part === 'fill' ? 'Fill' : 'Ink'} of ${card.name} on hover`}
+              value={card.hover?.[part]}
+              onChange={(colour) => {
+                const { [part]: _, ...rest } = card.hover ?? {}
+                const next = colour ? { ...rest, [part]: colour } : rest
+                put(card, { hover: Object.keys(next).length > 0 ? next : undefined })
+              }}
+            />
+          ))}
           <LengthIn
             label="Corners"
             name={`Corners of ${card.name}`}

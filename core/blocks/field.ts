@@ -38,7 +38,15 @@ export const field: Kind<FieldBlock> = {
   traits: ['flow', 'sides', 'aligned', 'type', 'ink', 'box'],
   passage: () => 'label',
   typeRole: () => 'label',
-  colours: (_, { looks }) => ({ ...statesOf({ rest: looks.field.rest, focus: looks.field.focus }), apart: true }),
+  colours: (_, { looks }) => ({
+    ...statesOf({
+      rest: looks.field.rest,
+      hover: looks.field.hover,
+      focus: looks.field.focus,
+      disabled: looks.field.disabled,
+    }),
+    apart: true,
+  }),
   defaults: () => ({ words: {}, input: 'email', required: true }),
   style: { spaceAfter: token('space-4') },
   element(block, context) {

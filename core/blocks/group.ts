@@ -61,6 +61,9 @@ export const group: Kind<Group> = {
           { colour: card.fill, use: 'grounds', what: 'card' },
           { colour: card.ink, use: 'words', what: 'card' },
           { colour: card.edge, use: 'edges', what: 'card' },
+          { colour: card.hover?.fill, use: 'grounds', what: 'card on hover' },
+          { colour: card.hover?.ink, use: 'words', what: 'card on hover' },
+          { colour: card.hover?.edge, use: 'edges', what: 'card on hover' },
         ],
       }
     )

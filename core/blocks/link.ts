@@ -13,7 +13,10 @@ export const link: Kind<LinkBlock> = {
   traits: ['flow', 'sides', 'aligned', 'type', 'ink', 'box', 'underline'],
   passage: () => 'link',
   sharedClass: ({ type }) => type ?? '',
-  colours: (_, { looks }) => statesOf({ rest: looks.link.rest, hover: looks.link.hover }),
+  colours: (_, { looks }) => ({
+    ...statesOf({ rest: looks.link.rest, hover: looks.link.hover, pressed: looks.link.pressed }),
+    others: [{ colour: looks.link.current?.ink, use: 'words', what: 'current link' }],
+  }),
   defaults: () => ({ words: {} }),
   element: (block, context) => worded(block, context, 'a', { ...linked(block.link, context), ...currentOf(block.link, context) }),
 }

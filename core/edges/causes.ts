@@ -24,6 +24,8 @@ type Step = {
   layout: Layout
   columns: number
   name: string
+  /** Of what opens under its first block: whether that is held, which is pressed, or what follows it. */
+  opens: 'pressed' | 'follows' | undefined
   /** What its padding at an edge is. */
   padding: (px: number) => Cause
 }
@@ -100,6 +102,8 @@ function restOf(edge: Edge, rest: number, step: Step): Omit<Cause, 'px'> {
   const given = word(across ? values.selfJustify : values.selfAlign) ?? word(across ? around.justify : around.align)
   if (given) return { what: given, note: `in ${px(room)}` }
   if (around.justify === 'space-between' || around.align === 'space-between') return { what: 'set apart' }
+  if (edge === 'top' && step.opens)
+    return { what: step.opens === 'pressed' ? 'in the middle of the line that is pressed' : 'below the line that is pressed' }
   if (edge === 'right' || edge === 'bottom')
     return {
       what: 'left free',
@@ -129,6 +133,10 @@ function inside(edge: Edge, step: Step): Cause[] {
   add({ px: rest, ...restOf(edge, rest, step) })
   return causes
 }
+
+/** Which part of what opens under its first block another is; nothing for other groups. */
+const opensIn = (holder: Block, held: Block): Step['opens'] =>
+  holder.kind === 'group' && holder.panel === 'details' ? (holder.children[0] === held ? 'pressed' : 'follows') : undefined
 
 /** The space left or right of a section's columns: what the greatest width leaves, or the margin. */
 function besideColumns(site: Site, range: number, viewport: number, padding: number): Cause {
@@ -161,6 +169,7 @@ export function causesOfEdge(edge: Edge, site: Site, place: Place, range: number
       layout: layoutAt(holder, site.breakpoints, range),
       columns: surround.columns,
       name: called(holder),
+      opens: opensIn(holder, held),
       padding: (space) =>
         n === 1 && isAcross(edge)
           ? besideColumns(site, range, measured[0]!.edges.right - measured[0]!.edges.left, space)

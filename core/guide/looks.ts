@@ -50,8 +50,22 @@ export type ButtonKind = z.infer<typeof buttonKindSchema>
 
 /** How fields, links, lists, cards and tables look. */
 export const looksSchema = z.strictObject({
-  field: z.strictObject({ ...box, rest: stateSchema, focus: stateSchema, hit: z.number().min(24).max(120) }),
-  link: z.strictObject({ rest: stateSchema, hover: stateSchema, underline: z.enum(['never', 'hover', 'always']) }),
+  field: z.strictObject({
+    ...box,
+    rest: stateSchema,
+    hover: stateSchema.optional(),
+    focus: stateSchema,
+    disabled: stateSchema.optional(),
+    hit: z.number().min(24).max(120),
+  }),
+  link: z.strictObject({
+    rest: stateSchema,
+    hover: stateSchema,
+    pressed: stateSchema.optional(),
+    /** Of a link to the page that it stands on. */
+    current: stateSchema.optional(),
+    underline: z.enum(['never', 'hover', 'always']),
+  }),
   list: z.strictObject({
     marker: z.enum(['dot', 'dash', 'tick', 'none']),
     /** Colour of the markers; that of the words, if none is named. */
@@ -70,6 +84,8 @@ export const looksSchema = z.strictObject({
         padding: lengthSchema,
         /** Name of a shadow. */
         shadow: nameSchema.optional(),
+        /** What differs while the pointer or the focus is in it. */
+        hover: stateSchema.optional(),
       }),
     )
     .max(12),

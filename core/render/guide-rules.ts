@@ -9,7 +9,7 @@ import { fontStack } from '#core/type/families'
 import { SKIP_RULES } from './skip'
 import {
   buttonRules,
-  cardRule,
+  cardRules,
   choiceRules,
   fieldRules,
   linkRules,
@@ -148,7 +148,7 @@ export function sharedRules(site: Site, uses: Uses): Rule[] {
   if (body && hasClass('body')) rules.push(rule('.body', typeDeclarations(body)))
   for (const button of guide.buttons)
     if (hasClass(`button-${button.name}`)) rules.push(...buttonRules(button, guide, has('button')))
-  for (const card of guide.looks.cards) if (hasClass(`card-${card.name}`)) rules.push(cardRule(card))
+  for (const card of guide.looks.cards) if (hasClass(`card-${card.name}`)) rules.push(...cardRules(card))
   if (hasClass('table')) rules.push(...tableRules(guide))
   if (hasClass('rows')) rules.push(...rowsRules(guide))
   return [...gridRules(site.breakpoints), ...rules]

@@ -5,7 +5,7 @@ import { STATES } from '#core/guide/looks'
 import type { StyleGuide } from '#core/guide/style-guide'
 import { pixels, token } from '#core/values/length'
 import { role } from '#core/values/colour'
-import { buttonRules, cardRule, fieldRules, linkRules, listRules, stateHex, tableRules } from './look-rules'
+import { buttonRules, cardRules, fieldRules, linkRules, listRules, stateHex, tableRules } from './look-rules'
 import { printRules, type Rule } from './rules'
 import { inlineOnce } from './guide-rules'
 import { typeDeclarations, typeTokens } from './type-rules'
@@ -128,11 +128,9 @@ describe('other looks', () => {
 
   test('a card and a table are what they say', () => {
     const [plain, raised] = DEFAULT_GUIDE.looks.cards
-    expect(css([cardRule(plain!)])).toBe(
-      '.card-plain{padding:var(--space-5);border-radius:var(--corner-2);background:var(--panel)}',
-    )
-    expect(css([cardRule(raised!)])).toContain('border:1px solid var(--line)')
-    expect(css([cardRule(raised!)])).toContain('box-shadow:var(--shadow-2)')
+    expect(css(cardRules(plain!))).toBe('.card-plain{padding:var(--space-5);border-radius:var(--corner-2);background:var(--panel)}')
+    expect(css(cardRules(raised!))).toContain('border:1px solid var(--line)')
+    expect(css(cardRules(raised!))).toContain('box-shadow:var(--shadow-2)')
     expect(css(tableRules(looks({ table: { line: role('line'), lineWidth: 2, padding: pixels(8), stripe: role('panel') } })))).toBe(
       '.table>*{padding-block:8px;border-block-end:2px solid var(--line)}.table>:nth-child(even){background:var(--panel)}',
     )
@@ -185,4 +183,23 @@ describe('custom properties that are read once', () => {
       'color-mix(in srgb, #444 40%, transparent)',
     ])
   })
+})
+
+test('fields, links and cards have further states of their looks, and no rules of those that differ in nothing', () => {
+  const guide = DEFAULT_GUIDE
+  const ink = role('ink')
+  const looks = {
+    ...guide.looks,
+    field: { ...guide.looks.field, hover: { edge: ink }, disabled: { opacity: 0.5 } },
+    link: { ...guide.looks.link, pressed: { ink }, current: { ink } },
+  }
+  const text = css([...fieldRules({ ...guide, looks }), ...linkRules({ ...guide, looks })])
+  expect(text).toContain('.field :is(input,textarea):is(:hover, :focus-visible){border-color:var(--ink)}')
+  expect(text).toContain(':disabled{opacity:.5}')
+  expect(text).toMatch(/:active,[^{]*\[aria-current\]\{color:var\(--ink\)\}/)
+  const [card] = guide.looks.cards
+  expect(css(cardRules({ ...card!, hover: { fill: ink } }))).toContain(
+    `.card-${card!.name}:is(:hover,:focus-within){background:var(--ink)}`,
+  )
+  expect(css(linkRules(guide))).not.toContain('aria-current')
 })

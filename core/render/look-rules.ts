@@ -134,7 +134,9 @@ export function fieldRules({ looks, types }: StyleGuide, how: StateSelectors = '
       ['font-size', '0.875em'],
       ['font-weight', '600'],
     ]),
-    ...(Object.keys(field.focus).length > 0 ? [rule(inputs + selectorsOf(how).focus, stateDeclarations(field.focus))] : []),
+    ...(['hover', 'focus', 'disabled'] as const).flatMap((state) =>
+      Object.keys(field[state] ?? {}).length > 0 ? [rule(inputs + selectorsOf(how)[state], stateDeclarations(field[state]!))] : [],
+    ),
   ]
 }
 
@@ -179,6 +181,8 @@ export function linkRules({ looks }: StyleGuide, how: StateSelectors = 'live'): 
       ['text-underline-offset', '0.15em'],
     ]),
     ...(hover.length > 0 ? [rule(`:where(${plain})${selectorsOf(how).hover}`, hover)] : []),
+    ...(link.pressed ? [rule(`:where(${plain})${selectorsOf(how).pressed}`, stateDeclarations(link.pressed))] : []),
+    ...(link.current ? [rule(`:where(${plain})[aria-current]`, stateDeclarations(link.current))] : []),
   ]
 }
 
@@ -215,7 +219,13 @@ export const plainRules = (hasClass: (name: string) => boolean): Rule[] => [
   ...(hasClass(BARE) ? [rule(`.${BARE}`, [['display', 'contents']])] : []),
 ]
 
-export const cardRule = (card: CardLook): Rule =>
+/** The rules of a look of cards, and of what differs while the pointer or the focus is in one. */
+export const cardRules = (card: CardLook): Rule[] => [
+  ownRule(card),
+  ...(card.hover ? [rule(`.card-${card.name}${PSEUDO.hoverInside}`, stateDeclarations(card.hover))] : []),
+]
+
+const ownRule = (card: CardLook): Rule =>
   rule(`.card-${card.name}`, [
     ['padding', lengthToCss(card.padding)],
     ...(card.edgeWidth > 0

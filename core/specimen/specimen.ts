@@ -13,7 +13,7 @@ import { familyOf } from '#core/type/families'
 import { SAMPLE } from '#core/type/sample'
 import { sizeOf } from '#core/guide/type-roles'
 import { element } from '#core/blocks/html'
-import { buttonRules, cardRule, fieldRules, linkRules, tableRules } from '#core/render/look-rules'
+import { buttonRules, cardRules, fieldRules, linkRules, tableRules } from '#core/render/look-rules'
 import { printRules } from '#core/render/rules'
 
 const text = (value: string): ElementContent => ({ type: 'text', value })
@@ -253,7 +253,7 @@ export const specimenCss = ({ guide }: Site): string =>
       ...guide.buttons.flatMap((button) => buttonRules(button, guide, true, 'specimen')),
       ...fieldRules(guide, 'specimen'),
       ...linkRules(guide, 'specimen'),
-      ...guide.looks.cards.map(cardRule),
+      ...guide.looks.cards.flatMap(cardRules),
       ...tableRules(guide),
     ],
     'minified',
