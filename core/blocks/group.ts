@@ -75,7 +75,8 @@ export const group: Kind<Group> = {
     if (block.panel) return over(block, block.panel, context)
     if (block.oneShown) return oneShown(block, context)
     const listed = tag === 'ul' || tag === 'ol' ? { ...context, className: [PLAIN, ...context.className] } : context
-    const children = block.oneOpen ? together(context) : context.children
+    // In the views several are open where several are worked on.
+    const children = block.oneOpen && !context.editing ? together(context) : context.children
     return element(tag, attributes(block, listed, labelOf(block, context)), INSIDE[tag]?.(children) ?? children)
   },
 }
