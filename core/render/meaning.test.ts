@@ -144,7 +144,7 @@ describe('choices of a form', () => {
 
   test('a list begins with no choice, and consent is a box to tick', () => {
     expect(formOf({ input: 'list' })).toContain(
-      '<select name="night" required><option value=""></option><option>Friday</option><option>Saturday</option></select>',
+      '<select name="night" required><option value=""></option><option value="Friday">Friday</option><option value="Saturday">Saturday</option></select>',
     )
     expect(formOf({ input: 'consent' })).toContain(
       '<label class="field choice"><input type="checkbox" name="night" value="yes" required><span>Night</span></label>',
