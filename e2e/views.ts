@@ -1,4 +1,4 @@
-import type { Page } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 
 export type Box = { left: number; top: number; width: number; height: number }
 
@@ -47,9 +47,17 @@ export function boxesInView(page: Page, width: number, selector: string): Promis
 
 export const middle = (box: Box) => ({ x: box.left + box.width / 2, y: box.top + box.height / 2 })
 
-/** Presses the middle of a block in the view of a width, once it is in sight. */
+/** Presses the middle of a block in the view of a width, once it is in sight and stays where it is. */
 export async function press(page: Page, width: number, selector: string, nth = 0): Promise<void> {
   await reveal(page, width, selector)
-  const { x, y } = middle(await onScreen(page, width, selector, nth))
+  let box = await onScreen(page, width, selector, nth)
+  await expect
+    .poll(async () => {
+      const before = box
+      box = await onScreen(page, width, selector, nth)
+      return Math.abs(box.top - before.top) + Math.abs(box.left - before.left) < 1
+    })
+    .toBe(true)
+  const { x, y } = middle(box)
   await page.mouse.click(x, y)
 }
