@@ -16,15 +16,19 @@ async function column(page: Page, name: string) {
   const tab = tray.getByRole('tab', { name, exact: true })
   if (await tab.isVisible()) await tab.click()
 }
-/** Opens the page of the instruments in Compose. */
-async function openInstruments(page: Page, app: Application) {
+/** Opens the first page in Compose. @returns the id of its site */
+async function openHome(page: Page, app: Application): Promise<string> {
   await openSite(page, app, SITE)
   await composed(page)
-  const [, site] = /sites\/([\w-]+)/.exec(page.url())!
+  return /sites\/([\w-]+)/.exec(page.url())![1]!
+}
+/** Opens the page of the instruments in Compose. @returns the id of its site */
+async function openInstruments(page: Page, app: Application) {
+  const site = await openHome(page, app)
   await page.getByRole('button', { name: /^Autumn nights/ }).click()
   await page.getByRole('menuitem', { name: 'The instruments' }).click()
   await composed(page)
-  return site!
+  return site
 }
 
 test('a group of buttons shows its panels one at a time, with a second for each, as tabs', async ({ page, app }) => {
@@ -120,9 +124,7 @@ test('a menu folds below its breakpoint, closes with Escape and keeps the focus;
   page,
   app,
 }) => {
-  await openSite(page, app, SITE)
-  await composed(page)
-  const [, site] = /sites\/([\w-]+)/.exec(page.url())!
+  const site = await openHome(page, app)
   await expect(view(page, 1280).getByText('Why come').first()).toBeVisible()
   await expect(view(page, 375).getByText('Why come').first()).toBeHidden()
   await press(page, 1280, 'nav a')
@@ -160,9 +162,7 @@ test('a group becomes a dialog that a button opens and another closes, and a que
   page,
   app,
 }) => {
-  await openSite(page, app, SITE)
-  await composed(page)
-  const [, site] = /sites\/([\w-]+)/.exec(page.url())!
+  const site = await openHome(page, app)
   // The lead of the plan becomes a dialog.
   await press(page, 1280, '.plan-lead h2')
   await page.keyboard.press('Escape')

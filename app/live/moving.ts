@@ -1,5 +1,6 @@
 import { short } from '#core/values/short'
 import type { Block } from '#core/blocks/index'
+import { showsOne } from '#core/blocks/panel'
 import { isContainer } from '#core/blocks/tree'
 import { rangeAt } from '#core/grid/columns'
 import { viewportHeightFor } from '#core/grid/viewport-height'
@@ -106,7 +107,7 @@ export function measureMoving(site: Site, asked: Page, view: Pick<StageView, 'fr
       const found = measureSticky(view, block, breakpoints, range)
       if (found) sticky.push({ ...found, top: found.top - shift, shift })
     }
-    if (block.kind === 'group' && block.oneShown && block.steps) {
+    if (showsOne(block) && block.steps) {
       const { at, line } = block.steps
       const shown = block.children.filter((one) => !one.hidden)
       const starts = shown
@@ -145,12 +146,17 @@ function put(element: HTMLElement, wanted: Wanted): void {
   set.set(element, wanted)
 }
 
-/** Shows a view as its page is at a scroll position, by styles of the blocks that move and no script in the frame. */
-export function putAt({ scene, moved, sticky, steps }: Moving, at: At): void {
+/** Shows of each group the block that is shown at a scroll position. */
+function showSteps(steps: Moving['steps'], scroll: number): void {
   for (const { blocks, starts, line } of steps) {
-    const shown = stepAt(starts, line, at.scroll)
+    const shown = stepAt(starts, line, scroll)
     blocks.forEach((one, i) => one.toggleAttribute('data-shown', i === shown))
   }
+}
+
+/** Shows a view as its page is at a scroll position, by styles of the blocks that move and no script in the frame. */
+export function putAt({ scene, moved, sticky, steps }: Moving, at: At): void {
+  showSteps(steps, at.scroll)
   const carried = new Map<HTMLElement, number>(
     sticky.map(({ element, top, distance, way }) => [element, stickyAt(top, distance, way, at.scroll)]),
   )
@@ -172,7 +178,8 @@ export function putAt({ scene, moved, sticky, steps }: Moving, at: At): void {
   for (const [element, down] of carried) put(element, down === 0 ? {} : { translate: `0px ${short(down)}px` })
 }
 
-function putAtRest({ moved, sticky }: Moving): void {
+function putAtRest({ moved, sticky, steps }: Moving): void {
+  showSteps(steps, -Infinity)
   for (const { element } of [...moved, ...sticky]) clear(element)
 }
 

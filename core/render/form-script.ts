@@ -2,8 +2,9 @@
  * What a form says beside a field: once it was left, or the form was sent, and no longer than it is wrong. The browser's
  * own checks are asked (HTML, 4.10.20); without a script they speak for themselves. While it is sent, it is so once.
  */
-export const FORM_SCRIPT = `for (const form of document.querySelectorAll('form[data-said]')) {
+export const FORM_SCRIPT = `for (const [nth, form] of document.querySelectorAll('form[data-said]').entries()) {
   const said = JSON.parse(form.dataset.said)
+  let sent
   form.noValidate = true
   const fieldOf = (input) => input.closest('.field')
   const wordsFor = ({ type, validity }) =>
@@ -20,21 +21,19 @@ export const FORM_SCRIPT = `for (const form of document.querySelectorAll('form[d
       if (!words) {
         words = document.createElement('span')
         words.className = 'field-problem'
-        words.id = input.name + '-problem'
+        words.id = input.name + '-problem-' + nth
         words.ariaHidden = 'true'
         field.append(words)
       }
       words.textContent = wordsFor(input)
     }
     for (const one of field.querySelectorAll('input, textarea, select')) {
-      one.toggleAttribute('aria-invalid', !well)
-      if (!well) one.setAttribute('aria-invalid', 'true')
+      one.ariaInvalid = well ? null : 'true'
       if (well) one.removeAttribute('aria-describedby')
       else one.setAttribute('aria-describedby', words.id)
     }
     return well
   }
-  const inputs = () => [...form.elements].filter((one) => one.willValidate)
   // What is not seen is not sent.
   const asked = [...form.querySelectorAll('[data-when] :is(input, textarea, select):enabled')]
   const settle = () => {
@@ -45,25 +44,21 @@ export const FORM_SCRIPT = `for (const form of document.querySelectorAll('form[d
   form.addEventListener('focusout', ({ target }) => target.value && target.willValidate && check(target))
   form.addEventListener('input', ({ target }) => target.ariaInvalid && check(target))
   form.addEventListener('submit', (event) => {
-    const wrong = inputs().filter((one) => !check(one))
-    if (wrong[0]) {
-      event.preventDefault()
-      wrong[0].focus()
-      return
-    }
+    const [wrong] = [...form.elements].filter((one) => one.willValidate && !check(one))
+    wrong?.focus()
+    if (wrong || sent) return event.preventDefault()
     const button = event.submitter
-    if (!button || button.ariaBusy) return void (button && event.preventDefault())
+    if (!button) return
+    sent = { button, words: [...button.childNodes] }
     button.ariaBusy = 'true'
-    button.dataset.words = button.textContent
     button.textContent = said.sending
   })
   // Who comes back to it may send it again.
   addEventListener('pageshow', () => {
-    for (const button of form.querySelectorAll('[data-words]')) {
-      button.textContent = button.dataset.words
-      button.removeAttribute('data-words')
-      button.ariaBusy = null
-    }
+    if (!sent) return
+    sent.button.replaceChildren(...sent.words)
+    sent.button.ariaBusy = null
+    sent = undefined
   })
 }
 `

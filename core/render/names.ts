@@ -92,22 +92,28 @@ function styleText(style: Block['style']): string {
   return text
 }
 
+/** The fields of a block that its rules depend on. */
+function ownRulesOf(block: Block): string {
+  switch (block.kind) {
+    case 'picture':
+      return String(block.link !== undefined)
+    case 'group':
+      return block.oneShown ? JSON.stringify([block.panel, block.change]) : (block.panel ?? '')
+    case 'nav':
+      return block.folds ? JSON.stringify(block.folds) : ''
+    case 'field':
+      return block.shownBy ? JSON.stringify(block.shownBy) : ''
+    default:
+      return ''
+  }
+}
+
 /** All that the rules of a block depend on, besides what surrounds it. */
 function likeness(block: Block): string {
   const held = isContainer(block)
     ? block.children.map(({ style }) => (styleText(style).includes('"position"') ? styleText(style) : '')).join('')
     : ''
-  const own =
-    block.kind === 'picture'
-      ? block.link !== undefined
-      : block.kind === 'group'
-        ? [block.panel, block.oneShown, block.change]
-        : block.kind === 'nav'
-          ? block.folds
-          : block.kind === 'field'
-            ? block.shownBy
-            : ''
-  return `${block.kind}|${styleText(block.style)}|${JSON.stringify(own)}|${held}`
+  return `${block.kind}|${styleText(block.style)}|${ownRulesOf(block)}|${held}`
 }
 
 /** The class of a block, and a key that also names the classes of all that it holds. */

@@ -2,6 +2,7 @@ import type { Element, ElementContent } from 'hast'
 import { type Block, type BlockOf, kindOf, type Section, sharedClass } from '#core/blocks/index'
 import type { Page, Site } from '#core/site/schema'
 import { isContainer } from '#core/blocks/tree'
+import { showsOne } from '#core/blocks/panel'
 import { isFilm } from '#core/picture/picture'
 import { picturesById } from '#core/site/tree'
 import type { ViewportUnit } from '#core/style/css-values'
@@ -30,6 +31,9 @@ export type RenderOptions = {
   /** What the page does by itself; in the views all is done from outside, so they load none of it. */
   behaviour?: Behaviour | undefined
 }
+
+/** Where one width of each picture is printed, nobody asks what it is drawn at. */
+const NOTHING_DRAWN: DrawnIn = () => undefined
 
 /** Width of a poster, px of the page. */
 const POSTER = 800
@@ -142,8 +146,7 @@ export function createRenderer(options: RenderOptions) {
         if (!printed.element) continue
         // A caption is one only in its figure (HTML, 4.4.13).
         const strayed = printed.element.tagName === 'figcaption' && !(block.kind === 'group' && block.element === 'figure')
-        const from =
-          block.kind === 'group' && block.oneShown ? block.steps?.at.find((one) => one.block === child.id)?.of : undefined
+        const from = showsOne(block) ? block.steps?.at.find((one) => one.block === child.id)?.of : undefined
         const start = from === undefined ? undefined : (section(from) ?? panels.get(from)?.id)
         const placed = strayed ? { ...printed.element, tagName: 'p' } : printed.element
         children.push(start === undefined ? placed : { ...placed, properties: { ...placed.properties, dataFrom: start } })
@@ -219,7 +222,7 @@ export function createRenderer(options: RenderOptions) {
     page,
     panels,
     names: blockClasses(section, name),
-    drawn: (sights && sources?.drawnIn(section, site, sights)) ?? (() => undefined),
+    drawn: sources && sights ? sources.drawnIn(section, site, sights) : NOTHING_DRAWN,
     section: (id) => (page.sections.some((one) => one.id === id && !one.hidden) ? map.get(id) : undefined),
   })
 

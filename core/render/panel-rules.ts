@@ -1,6 +1,6 @@
 import type { Block } from '#core/blocks/index'
 import { FOLD } from '#core/blocks/nav'
-import { ONE_SHOWN, OVER } from '#core/blocks/panel'
+import { ONE_SHOWN, OVER, showsOne } from '#core/blocks/panel'
 import type { Breakpoint } from '#core/grid/breakpoint'
 import type { Declaration } from '#core/style/property'
 import type { Rule, When } from './rules'
@@ -133,7 +133,7 @@ export const notShown = (selector: string) => `${selector}.${ONE_SHOWN} > :not([
  * @param when what is asked before any is hidden
  */
 export function oneShownRules(block: Block, selector: string, when?: When): Rule[] {
-  if (block.kind !== 'group' || !block.oneShown || block.panel) return []
+  if (!showsOne(block)) return []
   return [
     rule(
       `${selector}.${ONE_SHOWN}`,

@@ -90,6 +90,24 @@ describe('a panel that a button opens', () => {
   })
 })
 
+test('a hidden panel is none, and what names a section goes with its duplicate', () => {
+  const panel = group({ name: 'Fares', panel: 'drop', hidden: true }, text('18 a head'))
+  expect(printed(button('Fares', { opens: panel.id }), panel).html).not.toContain('popovertarget')
+  const section = newSection('work', makeId)
+  const words = {
+    ...text('Up'),
+    style: {
+      base: {
+        motion: [
+          { kind: 'reveal' as const, of: section.id, line: { value: 50, unit: '%' as const }, from: { opacity: 0 }, duration: 1 },
+        ],
+      },
+    },
+  }
+  const copy = withNewIds({ ...section, children: [words as Block] }, makeId)
+  expect(copy.children[0]!.style.base!.motion).toMatchObject([{ of: copy.id }])
+})
+
 describe('a group that shows one of its blocks', () => {
   const panels = [group({ name: 'Dome' }, text('The dome')), group({ name: 'Field' }, text('The field'))] as const
   const shown = (change?: typeof FADE) =>

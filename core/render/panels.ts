@@ -7,19 +7,26 @@ import type { Page } from '#core/site/schema'
 import { pressed } from '#core/values/press'
 import { slug, unique } from './names'
 
+/** A block and all in it that are printed. */
+function* printed(block: Block): Generator<Block> {
+  if (block.hidden) return
+  yield block
+  if (isContainer(block)) for (const child of block.children) yield* printed(child)
+}
+
 /** The blocks inside that buttons open or show, and those that another waits for as they pass a line. */
-function panelsIn(section: Block): Block[] {
-  const found: Block[] = []
-  const all = [...walk(section)]
+function panelsIn(section: Block): Set<Block> {
+  const found = new Set<Block>()
+  const all = [...printed(section)]
   const followed = new Set(all.flatMap((one) => (one.kind === 'group' && one.steps ? one.steps.at.map(({ of }) => of) : [])))
   for (const block of all) {
-    if (block.kind !== 'section' && followed.has(block.id)) found.push(block)
-    if (isOpened(block) || (block.kind === 'nav' && block.folds)) found.push(block)
-    if (showsOne(block) && isContainer(block)) found.push(...block.children)
+    if (block.kind !== 'section' && followed.has(block.id)) found.add(block)
+    if (isOpened(block) || (block.kind === 'nav' && block.folds)) found.add(block)
+    if (showsOne(block)) for (const child of block.children) if (!child.hidden) found.add(child)
   }
   return found
 }
-const known = new WeakMap<Block, Block[]>()
+const known = new WeakMap<Block, Set<Block>>()
 
 /** The blocks of a page that buttons open or show, with ids that no other has, in the order of the page. */
 export function panelsOf(page: Page): Map<string, PanelOfPage> {
@@ -27,7 +34,10 @@ export function panelsOf(page: Page): Map<string, PanelOfPage> {
   const panels = new Map<string, PanelOfPage>()
   for (const section of page.sections) {
     let found = known.get(section)
-    if (!found) known.set(section, (found = panelsIn(section)))
+    if (!found) {
+      found = panelsIn(section)
+      if (Object.isFrozen(section)) known.set(section, found)
+    }
     for (const block of found) {
       const id = unique(`panel-${slug(block.name ?? block.kind)}`, taken)
       panels.set(block.id, { id, ...(block.kind === 'group' && block.panel ? { as: block.panel } : {}) })

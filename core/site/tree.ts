@@ -1,7 +1,6 @@
 import type { Block, Container, Section } from '#core/blocks/index'
 import { isContainer, walk } from '#core/blocks/tree'
 import type { Picture } from '#core/picture/picture'
-import { pressed } from '#core/values/press'
 import type { Page, Site } from './schema'
 
 /** Every block of a page, in reading order. */
@@ -70,28 +69,30 @@ export function withSections(site: Site, change: (section: Section) => Section):
   return pages.every((one, i) => one === site.pages[i]) ? site : { ...site, pages }
 }
 
-/** The same block tree with new ids throughout, for duplicates and pastes; its buttons open and show what is in it. */
+/** A value in which every mention of a block by its id is of another. */
+function renamed<T>(value: T, ids: ReadonlyMap<string, string>): T {
+  if (typeof value === 'string') return (ids.get(value) ?? value) as T
+  if (Array.isArray(value)) return value.map((one) => renamed(one as unknown, ids)) as T
+  if (typeof value !== 'object' || value === null) return value
+  return Object.fromEntries(Object.entries(value).map(([key, one]) => [key, renamed(one as unknown, ids)])) as T
+}
+
+/** Fields of a block that may name others: what a press, a step, a condition and a motion are about. */
+const NAMING = ['press', 'steps', 'shownBy', 'style'] as const
+
+/** The same block tree with new ids throughout, for duplicates and pastes; what names a block in it names the new one. */
 export function withNewIds<B extends Block>(block: B, makeId: () => string): B {
   const ids = new Map<string, string>()
   const copied = <C extends Block>(one: C): C => {
-    const copy: Block = { ...one, id: makeId() }
+    const copy = { ...one, id: makeId() }
     ids.set(one.id, copy.id)
     if (isContainer(copy)) copy.children = copy.children.map(copied)
-    return copy as C
+    return copy
   }
   const whole = copied(block)
-  for (const one of walk(whole)) {
-    if (one.kind === 'group' && one.steps)
-      one.steps = {
-        ...one.steps,
-        at: one.steps.at.map(({ block: id, of }) => ({ block: ids.get(id) ?? id, of: ids.get(of) ?? of })),
-      }
-    if (one.kind === 'field' && one.shownBy)
-      one.shownBy = { ...one.shownBy, field: ids.get(one.shownBy.field) ?? one.shownBy.field }
-    if (one.kind !== 'button' || !one.press) continue
-    const inside = ids.get(pressed(one.press) ?? '')
-    if (inside !== undefined) one.press = 'opens' in one.press ? { opens: inside } : { shows: inside }
-  }
+  // Once all are known, since a block may name one that comes after it.
+  for (const one of walk(whole) as Iterable<Partial<Record<(typeof NAMING)[number], unknown>>>)
+    for (const field of NAMING) if (one[field] !== undefined) one[field] = renamed(one[field], ids)
   return whole
 }
 

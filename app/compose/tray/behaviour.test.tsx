@@ -5,15 +5,14 @@ import { demoSite } from '#core/edits/edits.fixture'
 import { type MotionKind, motionsIn } from '#core/motion/motion'
 import { newMotion } from '#core/motion/new-motion'
 import { findBlock, walkPage } from '#core/site/tree'
-import { useSelected, useStyle } from '../../fields/use-style'
-import { useSession } from '../../session/context'
-import { edit, select, selected, undo } from '../../session/store'
-import { stage, type Stage } from '../../style/style.fixture'
+import { edit, undo } from '../../session/store'
+import type { Stage } from '../../style/style.fixture'
 import { setMotions } from '../motion/set-motion'
 import { MotionColumn } from './motion-column'
 import { MotionPoses } from './motion-poses'
 import { MotionRange } from './motion-range'
 import { StatesColumn } from './states-column'
+import { trayOf } from './tray.fixture'
 
 Object.assign(globalThis, { matchMedia: () => ({ matches: false }) })
 
@@ -21,27 +20,17 @@ const blocks = [...walkPage(demoSite().pages[0]!)]
 const words = blocks.find((block) => block.kind === 'text')!
 const button = blocks.find((block) => block.kind === 'button')!
 
-function Columns() {
-  const place = useSession(selected)
-  return place ? <Chosen key={place.block.id} place={place} /> : null
-}
-function Chosen({ place }: { place: NonNullable<ReturnType<typeof selected>> }) {
-  const style = useStyle(useSelected())
-  return (
-    <>
-      <StatesColumn style={style} />
-      <MotionColumn block={place.block} />
-      <MotionRange block={place.block} />
-      <MotionPoses block={place.block} />
-    </>
-  )
-}
-
 let now: Stage
 afterEach(() => now.end())
 const open = (id: string) => {
-  now = stage(<Columns />)
-  act(() => select(now.store, id))
+  now = trayOf(id, ({ block }, style) => (
+    <>
+      <StatesColumn style={style} />
+      <MotionColumn block={block} />
+      <MotionRange block={block} />
+      <MotionPoses block={block} />
+    </>
+  ))
 }
 const styleOf = (id: string) => findBlock(now.site(), id)!.block.style
 const motionsOf = (id: string) => motionsIn(styleOf(id).base?.motion)

@@ -1,6 +1,7 @@
 import { ChevronLeft } from 'lucide-react'
 import { type ReactNode, useEffect, useRef, useState } from 'react'
 import { type Block, hasTrait } from '#core/blocks/index'
+import { showsOne } from '#core/blocks/panel'
 import { hasWords } from '#core/blocks/tree'
 import type { Place } from '#core/site/tree'
 import { copyAround } from '#core/shared/copies'
@@ -47,7 +48,7 @@ export function BlockTray({ places: newest }: { places: readonly Place[] }) {
     columns.push({ name: 'Picture', show: () => <PictureColumn block={block} style={style} /> })
   const extras = extrasName(block.kind)
   if (extras && one) columns.push({ name: extras, show: () => <ExtrasColumn block={block} /> })
-  if (one && block.kind === 'group' && block.oneShown) columns.push({ name: 'Change', show: () => <ChangeColumn block={block} /> })
+  if (one && showsOne(block)) columns.push({ name: 'Change', show: () => <ChangeColumn block={block} /> })
   if (every(({ kind }) => hasTrait(kind, 'type') || kind === 'form'))
     columns.push({ name: 'Type', show: () => <TypeColumn style={style} /> })
   columns.push({ name: 'Surface', show: () => <SurfaceColumn style={style} /> })

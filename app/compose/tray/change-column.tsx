@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { type Change, endOf, FADE, type Timing, type Track, TRACKS, type Way } from '#core/blocks/change'
+import { type Change, endOf, FADE, LONGEST, type Timing, type Track, TRACKS, type Way } from '#core/blocks/change'
 import type { BlockOf } from '#core/blocks/index'
 import { ColumnHead, Finding, Row } from '../../fields/row'
 import { useSessionStore } from '../../session/context'
@@ -51,7 +51,7 @@ export function ChangeColumn({ block }: { block: BlockOf<'group'> }) {
   const [chosen, setChosen] = useState<{ way: Way; track: Track } | null>(null)
   const { change } = block
   const set = (next: Change | null, gesture?: string) =>
-    edit(store, { kind: 'field', block: block.id, field: 'change', value: next }, gesture && `${block.id}-${gesture}`)
+    edit(store, { kind: 'field', block: block.id, field: 'change', value: next }, gesture)
   if (!change)
     return (
       <div>
@@ -115,7 +115,7 @@ export function ChangeColumn({ block }: { block: BlockOf<'group'> }) {
                 unit="s"
                 value={timing[name]}
                 least={0}
-                most={5}
+                most={LONGEST}
                 step={0.05}
                 onChange={(value) => setTiming(chosen.way, chosen.track, { ...timing, [name]: value })}
               />

@@ -1,5 +1,5 @@
 import type { BlockOf } from '#core/blocks/index'
-import { PANELS, type Panel } from '#core/blocks/panel'
+import { isOpened, PANELS, type Panel, showsOne } from '#core/blocks/panel'
 import { pressesOn } from '#core/render/panels'
 import { Finding, Row } from '../../fields/row'
 import { useSession, useSessionStore } from '../../session/context'
@@ -33,7 +33,7 @@ export function PanelRows({ block }: { block: BlockOf<'group'> }) {
   )
   const questions = block.children.some((one) => one.kind === 'group' && one.panel === 'details')
   const named = new Set(pressesOn(page).values())
-  const reached = (block.oneShown ? block.children : [block]).filter((one) => named.has(one.id))
+  const reached = (showsOne(block) ? block.children : [block]).filter((one) => named.has(one.id))
   return (
     <>
       <Row label="Seen">
@@ -48,11 +48,11 @@ export function PanelRows({ block }: { block: BlockOf<'group'> }) {
       {block.panel === 'details' && check('open', 'Open to begin with')}
       {questions && check('oneOpen', 'Opening one shuts the others')}
       {!block.panel && block.children.length > 1 && check('oneShown', 'One of its blocks is shown at a time')}
-      {!block.panel && block.oneShown && <StepRows block={block} />}
-      {block.panel && block.panel !== 'details' && reached.length === 0 && (
+      {showsOne(block) && <StepRows block={block} />}
+      {isOpened(block) && reached.length === 0 && (
         <Finding well={false}>No button opens it. Choose it in the States of a button: Leads to, Opens.</Finding>
       )}
-      {!block.panel && block.oneShown && !block.steps && reached.length < block.children.length && (
+      {showsOne(block) && !block.steps && reached.length < block.children.length && (
         <Finding well={false}>
           {block.children.length - reached.length} of its {block.children.length} blocks have no button that shows them.
         </Finding>

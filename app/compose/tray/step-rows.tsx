@@ -1,7 +1,8 @@
+import { useMemo } from 'react'
 import type { Block, BlockOf } from '#core/blocks/index'
 import { walk } from '#core/blocks/tree'
 import type { Steps } from '#core/motion/steps'
-import type { Page } from '#core/site/schema'
+import { findBlock } from '#core/site/tree'
 import { Finding, Row } from '../../fields/row'
 import { useSession, useSessionStore } from '../../session/context'
 import { blockName, edit, pageOf } from '../../session/store'
@@ -12,29 +13,27 @@ import { Segments } from './segments'
 const FIRST = 'first'
 
 /** What a group may follow: the sections of its page, and the groups beside it in its own section. */
-function followable(page: Page, group: Block): { value: string; label: string }[] {
-  const inside = new Set([...walk(group)].map((one) => one.id))
-  return page.sections.flatMap((section) => {
-    const own = [...walk(section)]
-    const beside = own.some((one) => one.id === group.id) ? own : []
-    return [
+function useFollowable(group: Block): { value: string; label: string }[] {
+  const page = useSession(pageOf)
+  const site = useSession((state) => state.session.site)
+  return useMemo(() => {
+    const ancestors: readonly Block[] = findBlock(site, group.id)?.ancestors ?? []
+    const around = new Set([...ancestors, ...walk(group)].map((one) => one.id))
+    return page.sections.flatMap((section) => [
       { value: section.id, label: `Section ${blockName(section)}` },
-      ...beside.flatMap((one) =>
-        one.kind === 'group' && !inside.has(one.id) && ![...walk(one)].some((each) => each.id === group.id)
-          ? [{ value: one.id, label: blockName(one) }]
-          : [],
+      ...(section.id === ancestors[0]?.id ? [...walk(section)] : []).flatMap((one) =>
+        one.kind === 'group' && !around.has(one.id) ? [{ value: one.id, label: blockName(one) }] : [],
       ),
-    ]
-  })
+    ])
+  }, [site, page, group])
 }
 
 /** What shows the blocks of a group one at a time: buttons, or others of the page as they pass a line of the window. */
 export function StepRows({ block }: { block: BlockOf<'group'> }) {
   const store = useSessionStore()
-  const page = useSession(pageOf)
   const { steps } = block
   const set = (next: Steps | null) => edit(store, { kind: 'field', block: block.id, field: 'steps', value: next })
-  const options = followable(page, block)
+  const options = useFollowable(block)
   const gone = steps?.at.some(({ of }) => !options.some((one) => one.value === of))
   const wait = (child: string, of: string) => {
     if (!steps) return

@@ -1,5 +1,7 @@
-import { type KeyboardEvent, type PointerEvent, useRef } from 'react'
+import { type PointerEvent, useRef } from 'react'
 import { endOf, LONGEST, type Timing, type Timings, type Track, TRACKS } from '#core/blocks/change'
+import { newGesture } from '../../fields/use-style'
+import { arrowSteps } from '../arrow-steps'
 import { followPointer } from '../follow-pointer'
 
 /** Seconds that a drag and an arrow key go by; ten times that with Shift. */
@@ -87,7 +89,7 @@ type BarProps = {
 }
 
 function Bar({ name, timing, seconds, chosen, onChoose, onChange }: BarProps) {
-  const keys = useRef(0)
+  const keys = useRef(newGesture())
   const said = `${timing.start} s to ${rounded(timing.start + timing.duration)} s`
   const onPointerDown = (event: PointerEvent<HTMLElement>) => {
     onChoose()
@@ -96,21 +98,11 @@ function Bar({ name, timing, seconds, chosen, onChoose, onChange }: BarProps) {
     const { left, right } = bar.getBoundingClientRect()
     const part = event.clientX < left + END ? 'start' : event.clientX > right - END ? 'end' : 'whole'
     const from = event.clientX
-    const gesture = `time-${Date.now()}`
+    const gesture = newGesture()
     followPointer({
       move: (now) => onChange(movedTiming(timing, part, ((now.clientX - from) / axis.width) * seconds), gesture),
       end: () => undefined,
     })
-  }
-  const onKeyDown = (event: KeyboardEvent) => {
-    const way = { ArrowLeft: -1, ArrowRight: 1 }[event.key]
-    if (way === undefined) return
-    event.preventDefault()
-    event.stopPropagation()
-    onChange(
-      movedTiming(timing, event.altKey ? 'end' : 'whole', way * STEP * (event.shiftKey ? 10 : 1)),
-      `time-keys-${keys.current}`,
-    )
   }
   return (
     <div
@@ -125,9 +117,13 @@ function Bar({ name, timing, seconds, chosen, onChoose, onChange }: BarProps) {
       className={`absolute inset-y-[3px] min-w-1.5 cursor-grab touch-none border-x-2 ${chosen ? 'border-ink bg-yarrow' : 'border-ink-2 bg-ink'}`}
       style={{ left: `${(timing.start / seconds) * 100}%`, width: `${(timing.duration / seconds) * 100}%` }}
       onPointerDown={onPointerDown}
-      onKeyDown={onKeyDown}
+      onKeyDown={arrowSteps(
+        STEP,
+        (by, { altKey }) => onChange(movedTiming(timing, altKey ? 'end' : 'whole', by), keys.current),
+        'across',
+      )}
       onFocus={() => {
-        keys.current++
+        keys.current = newGesture()
         onChoose()
       }}
     />

@@ -4,26 +4,21 @@ import { afterEach, describe, expect, test } from 'vitest'
 import { demoSite } from '#core/edits/edits.fixture'
 import type { Site } from '#core/site/schema'
 import { findBlock, walkPage } from '#core/site/tree'
-import { stage, type Stage } from '../../style/style.fixture'
-import { useSession } from '../../session/context'
-import { select, selected, undo } from '../../session/store'
+import type { Stage } from '../../style/style.fixture'
+import { undo } from '../../session/store'
 import { ExtrasColumn } from './extras-column'
 import { ScopeColumn } from './scope-column'
 import { SurfaceColumn } from './surface-column'
-import { useSelected, useStyle } from '../../fields/use-style'
+import { trayOf } from './tray.fixture'
 
 const heading = [...walkPage(demoSite().pages[0]!)].find((block) => block.kind === 'heading')!
 const picture = [...walkPage(demoSite().pages[0]!)].findLast((block) => block.kind === 'picture')!
 const group = [...walkPage(demoSite().pages[0]!)].find((block) => block.kind === 'group')!
 
-/** The columns of the tray that are about where a style holds, for the block that is selected. */
-function Columns() {
-  const place = useSession(selected)
-  return place ? <Chosen key={place.block.id} place={place} /> : null
-}
-function Chosen({ place }: { place: NonNullable<ReturnType<typeof selected>> }) {
-  const style = useStyle(useSelected())
-  return (
+let now: Stage
+afterEach(() => now.end())
+const open = (id: string) => {
+  now = trayOf(id, (place, style) => (
     <>
       <ScopeColumn place={place} />
       <SurfaceColumn style={style} />
@@ -36,14 +31,7 @@ function Chosen({ place }: { place: NonNullable<ReturnType<typeof selected>> }) 
         Quarter
       </button>
     </>
-  )
-}
-
-let now: Stage
-afterEach(() => now.end())
-const open = (id: string) => {
-  now = stage(<Columns />)
-  act(() => select(now.store, id))
+  ))
 }
 const own = (of: Site, id: string) => findBlock(of, id)!.block.style.base?.opacity
 const restyled = (of: Site, id: string) => of.directions[0]!.restyled[id]?.base?.opacity
