@@ -106,6 +106,9 @@ test('a hidden panel is none, and what names a section goes with its duplicate',
   }
   const copy = withNewIds({ ...section, children: [words as Block] }, makeId)
   expect(copy.children[0]!.style.base!.motion).toMatchObject([{ of: copy.id }])
+  // A role that is spelt as a block's id stays what it is.
+  const inked = { ...text('Ink'), id: 'ink', style: { base: { ink: { role: 'ink' } } } } as Block
+  expect(withNewIds(inked, makeId).style.base!.ink).toEqual({ role: 'ink' })
 })
 
 describe('a group that shows one of its blocks', () => {

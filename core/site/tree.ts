@@ -69,12 +69,16 @@ export function withSections(site: Site, change: (section: Section) => Section):
   return pages.every((one, i) => one === site.pages[i]) ? site : { ...site, pages }
 }
 
+/** Keys under which a block is named by its id; other texts may happen to be spelt as one. */
+const NAMED: ReadonlySet<string> = new Set(['opens', 'shows', 'block', 'field', 'section', 'of'])
+
 /** A value in which every mention of a block by its id is of another. */
 function renamed<T>(value: T, ids: ReadonlyMap<string, string>): T {
-  if (typeof value === 'string') return (ids.get(value) ?? value) as T
   if (Array.isArray(value)) return value.map((one) => renamed(one as unknown, ids)) as T
   if (typeof value !== 'object' || value === null) return value
-  return Object.fromEntries(Object.entries(value).map(([key, one]) => [key, renamed(one as unknown, ids)])) as T
+  const now = (key: string, one: unknown) =>
+    typeof one === 'string' ? (NAMED.has(key) ? (ids.get(one) ?? one) : one) : renamed(one, ids)
+  return Object.fromEntries(Object.entries(value).map(([key, one]) => [key, now(key, one)])) as T
 }
 
 /** Fields of a block that may name others: what a press, a step, a condition and a motion are about. */
