@@ -19,6 +19,7 @@ export default [
   route('sites/:siteId/edits', 'routes/edits.ts'),
   route('sites/:siteId/pictures', 'routes/upload.ts'),
   route('sites/:siteId/fonts', 'routes/upload-font.ts'),
+  route('sites/:siteId/files', 'routes/upload-file.ts'),
   route('sites/:siteId/library', 'routes/library-take.ts'),
   route('sites/:siteId/copy-file', 'routes/copy-file.ts'),
   route('sites/:siteId/as/:format', 'routes/as.ts'),

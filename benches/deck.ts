@@ -1,8 +1,6 @@
-import { chromium } from '@playwright/test'
 import { spawn } from 'node:child_process'
-import { removeFolder } from '#server/remove-folder'
-import { composed, finish, start, temporaryFolder } from '../e2e/application'
-import { CHROMIUM } from '../playwright.config'
+import { composed } from '../e2e/application'
+import { onDemo } from './demo-app'
 import { middleOf, print } from './measure'
 
 const ROUNDS = 50
@@ -10,15 +8,7 @@ const ROUNDS = 50
 type Times = { ours: number[]; byHand: number[] }
 
 /** A key press in the copy deck until its letter is painted in three live pages, beside the same letter set by hand. */
-const data = temporaryFolder()
-await finish('npx', ['tsx', 'bin/seed.ts'], { YARROWFINCH_DATA: data })
-const app = await start(data)
-const browser = await chromium.launch(CHROMIUM)
-try {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
-  await page.goto(app.url)
-  await page.getByRole('link', { name: 'Open Hollin Ridge Observatory' }).click()
-  await composed(page)
+await onDemo(async (page) => {
   await page.goto(page.url().replace('/compose', '/copy'))
   await page.getByRole('button', { name: 'All', exact: true }).click()
   await page.frameLocator('[data-live="375"] iframe').locator('h1').waitFor()
@@ -109,8 +99,4 @@ try {
   await page.locator('[data-arrangement]').first().waitFor()
   report(await scrolled(), ', another process taking a core')
   busy.kill()
-} finally {
-  await browser.close()
-  await app.stop('SIGKILL')
-  removeFolder(data)
-}
+})

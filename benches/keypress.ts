@@ -1,8 +1,5 @@
-import { removeFolder } from '#server/remove-folder'
-import { chromium } from '@playwright/test'
-import { composed, finish, start, temporaryFolder } from '../e2e/application'
+import { onDemo } from './demo-app'
 import { middle, onScreen } from '../e2e/views'
-import { CHROMIUM } from '../playwright.config'
 import { middleOf, print } from './measure'
 
 const ROUNDS = 60
@@ -10,15 +7,7 @@ const ROUNDS = 60
 /** From a key press to the frame after it, ms; the key sets the weight of the heading in all three views. */
 type Times = { ours: number[]; byHand: number[] }
 
-const data = temporaryFolder()
-await finish('npx', ['tsx', 'bin/seed.ts'], { YARROWFINCH_DATA: data })
-const app = await start(data)
-const browser = await chromium.launch(CHROMIUM)
-try {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
-  await page.goto(app.url)
-  await page.getByRole('link', { name: 'Open Hollin Ridge Observatory' }).click()
-  await composed(page)
+await onDemo(async (page) => {
   const heading = middle(await onScreen(page, 1280, 'h1'))
   await page.mouse.click(heading.x, heading.y)
   await page.getByRole('textbox', { name: 'Weight' }).focus()
@@ -68,8 +57,4 @@ try {
     wanted: 2,
     figures: `${ours.toFixed(1)} and ${byHand.toFixed(1)} ms`,
   })
-} finally {
-  await browser.close()
-  await app.stop('SIGKILL')
-  removeFolder(data)
-}
+})

@@ -1,7 +1,4 @@
-import { removeFolder } from '#server/remove-folder'
-import { chromium } from '@playwright/test'
-import { composed, finish, start, temporaryFolder } from '../e2e/application'
-import { CHROMIUM } from '../playwright.config'
+import { onDemo } from './demo-app'
 import { middleOf, print } from './measure'
 
 const ROUNDS = 60
@@ -9,15 +6,7 @@ const ROUNDS = 60
 /** From a change to the frame after it, ms. */
 type Times = { ours: number[]; byHand: number[] }
 
-const data = temporaryFolder()
-await finish('npx', ['tsx', 'bin/seed.ts'], { YARROWFINCH_DATA: data })
-const app = await start(data)
-const browser = await chromium.launch(CHROMIUM)
-try {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
-  await page.goto(app.url)
-  await page.getByRole('link', { name: 'Open Hollin Ridge Observatory' }).click()
-  await composed(page)
+await onDemo(async (page) => {
   await page.goto(page.url().replace(/compose.*/, 'style'))
   await page.getByRole('button', { name: 'All widths' }).click()
   await page.locator('[data-role=ink]').click()
@@ -78,8 +67,4 @@ try {
     wanted: 1.2,
     figures: `${ours.toFixed(1)} and ${byHand.toFixed(1)} ms`,
   })
-} finally {
-  await browser.close()
-  await app.stop('SIGKILL')
-  removeFolder(data)
-}
+})

@@ -22,6 +22,7 @@ try {
     'export',
     'pictures',
     'motion',
+    'scrolling',
     'large',
   ]
   const asked = process.argv.slice(2)

@@ -32,7 +32,7 @@ async function main(args: string[]): Promise<number> {
     console.error(`There is no file "${file}".`)
     return 1
   }
-  const { site, pictures, fonts } = readSiteFile(new Uint8Array(readFileSync(file)))
+  const { site, pictures, fonts, files: linked } = readSiteFile(new Uint8Array(readFileSync(file)))
   const original = originals(resolve(file), pictures)
   const { files, missing } = await exportFiles(
     site,
@@ -43,6 +43,8 @@ async function main(args: string[]): Promise<number> {
       return new Uint8Array(await madeOf(bytes, width, making, picture.type))
     },
     async (name) => fonts.get(name.split('.')[0]!) ?? (await readFont(name, dirname(resolve(file)))),
+    {},
+    ({ hash }) => Promise.resolve(linked.get(hash)),
   )
   for (const { file: name, bytes } of files) {
     const path = join(folder, name)

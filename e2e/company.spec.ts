@@ -76,3 +76,14 @@ test('three browsers that edit one page at once end with the same document, and 
   await third.context().close()
   await expect(first.locator('[data-others]')).toHaveCount(0)
 })
+
+test('somebody whose connection ends is gone at once, though he could not say so', async ({ page, app }) => {
+  await openSite(page, app, SITE)
+  const [, company, at] = /^(.*\/sites\/[\w-]+)\/pages\/([\w-]+)/.exec(page.url())!
+  const ends = new AbortController()
+  await fetch(`${company}/company?tab=elsewhere1`, { signal: ends.signal })
+  await page.request.post(`${company}/company`, { data: { tab: 'elsewhere1', place: { page: at, block: null } } })
+  await expect(page.locator('[data-others]')).toContainText('1 other')
+  ends.abort()
+  await expect(page.locator('[data-others]')).toHaveCount(0)
+})

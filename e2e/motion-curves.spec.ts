@@ -10,6 +10,7 @@ import type { Site } from '#core/site/schema'
 import type { StyleValues } from '#core/style/registry'
 import { pixels } from '#core/values/length'
 import { testIds } from '#core/values/ids.fixture'
+import { scrolledTo } from './scrolled'
 
 const PLAN = 'plan'
 const half = { value: 50, unit: '%' } as const
@@ -49,6 +50,13 @@ const CASES: Record<string, { motion: Motion[]; style?: StyleValues }> = {
         range: { of: 'page', begins: 120, ends: 1480 },
         states: [{ at: 0, pose: { opacity: 0.1 } }, { at: 40, pose: { opacity: 0.9, down: { value: 80, unit: 'px' } } }, grows[1]!],
       },
+    ],
+  },
+  'scrub that comes after the scroll': { motion: [{ kind: 'scrub', range: own, states: grows, smooth: 0.05 }] },
+  'scrub after the scroll over a section, beside parallax': {
+    motion: [
+      { kind: 'parallax', speed: 0.8 },
+      { kind: 'scrub', range: { ...own, of: { section: PLAN } }, states: grows, smooth: 0.05 },
     ],
   },
   'several at once': {
@@ -130,30 +138,21 @@ const boxOf = (page: Page, selector: string): Promise<Box> =>
   }, selector)
 
 /** Where the block is and how it looks, once what plays has come to its end. */
-const seenAt = (page: Page, scroll: number) =>
-  page.evaluate(
-    async ([selector, y]) => {
-      const block = document.querySelector(String(selector))!
-      scrollTo(0, Number(y))
-      const frame = () => new Promise((done) => requestAnimationFrame(done))
-      // What the scroll starts is started a frame after it.
-      for (let n = 0; n < 4; n++) await frame()
-      const playing = () =>
-        block.getAnimations().filter((one) => one.timeline instanceof DocumentTimeline && one.playState === 'running')
-      while (playing().length > 0) await frame()
-      const { translate, scale, rotate, opacity } = getComputedStyle(block)
-      const { left, top, width, height } = block.getBoundingClientRect()
-      const figures = translate === 'none' ? [0, 0] : translate.split(' ').map((one) => parseFloat(one))
-      return {
-        middle: { x: left + width / 2, y: top + height / 2 + scrollY },
-        translate: figures,
-        scale: scale === 'none' ? 1 : parseFloat(scale),
-        turn: rotate === 'none' ? 0 : parseFloat(rotate),
-        opacity: Number(opacity),
-      }
-    },
-    [MOVED, scroll] as const,
-  )
+async function seenAt(page: Page, scroll: number) {
+  await scrolledTo(page, scroll)
+  return page.evaluate((selector) => {
+    const block = document.querySelector(selector)!
+    const { translate, scale, rotate, opacity } = getComputedStyle(block)
+    const { left, top, width, height } = block.getBoundingClientRect()
+    return {
+      translate: translate === 'none' ? [0, 0] : translate.split(' ').map(parseFloat),
+      middle: { x: left + width / 2, y: top + height / 2 + scrollY },
+      scale: scale === 'none' ? 1 : parseFloat(scale),
+      turn: rotate === 'none' ? 0 : parseFloat(rotate),
+      opacity: Number(opacity),
+    }
+  }, MOVED)
+}
 
 for (const window of [
   { width: 1280, height: 800 },
@@ -196,6 +195,52 @@ for (const window of [
     expect(wrong).toEqual([])
   })
 }
+
+test('a loop is where it is worked out to be at fifty times, and its colours are mixed as in the views', async ({ browser }) => {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  const [from, to] = [
+    [0x20, 0x40, 0xff],
+    [0xff, 0x80, 0x00],
+  ] as const
+  const motion: Motion[] = [
+    {
+      kind: 'loop',
+      to: { turn: 40, opacity: 0.3, colours: { ink: { hex: '#ff8000' } } },
+      duration: 2,
+      delay: 0.5,
+      easing: 'ease-in-out',
+    },
+  ]
+  const site = siteOf({ motion })
+  const ink = site.guide.colours.map((one) => (one.role === 'ink' ? { ...one, hex: '#2040FF' } : one))
+  await load(page, { ...site, guide: { ...site.guide, colours: ink } })
+  const box = await boxOf(page, MOVED)
+  const scene: Scene = { window: 800, page: 4000, section: () => undefined }
+  const wrong: string[] = []
+  for (let n = 0; n < 50; n++) {
+    const time = n * 0.13
+    const seen = await page.evaluate(
+      ([selector, ms]) => {
+        const block = document.querySelector(String(selector))!
+        for (const one of block.getAnimations()) {
+          one.pause()
+          one.currentTime = Number(ms)
+        }
+        const { rotate, opacity, color } = getComputedStyle(block)
+        return { turn: rotate === 'none' ? 0 : parseFloat(rotate), opacity: Number(opacity), colour: color }
+      },
+      [MOVED, time * 1000] as const,
+    )
+    const now = stateAt(motion, box, scene, { scroll: time * 100, speed: 100 })
+    const share = now.colours.ink?.share ?? 0
+    const colour = [...seen.colour.matchAll(/\d+/g)].map(Number)
+    const off = Math.max(...from.map((one, i) => Math.abs(one + (to[i]! - one) * share - colour[i]!)))
+    if (Math.abs(seen.turn - now.turn) > 0.4 || Math.abs(seen.opacity - now.opacity) > 0.01 || off > 3)
+      wrong.push(`${time}: ${JSON.stringify(seen)}, not ${now.turn}, ${now.opacity}, ${share}`)
+  }
+  expect(wrong).toEqual([])
+  await page.close()
+})
 
 test('nothing is hidden or moved for those who want no motion, without a script, or on paper', async ({ browser }) => {
   const rest = { translate: [0, 0], scale: 1, turn: 0, opacity: 1 }

@@ -2,17 +2,13 @@ import type { Page } from '@playwright/test'
 import { composed, expect, openSite, saved, test } from './application'
 import { seriousOn } from './axe'
 import { designer } from './designer'
+import { scrolledTo } from './scrolled'
 import { press } from './views'
 
 /** How the three that move look on a visited page, once what plays has ended. */
-const seenAt = (page: Page, scroll: number) =>
-  page.evaluate(async (to) => {
-    scrollTo(0, to)
-    const frame = () => new Promise((done) => requestAnimationFrame(done))
-    for (let n = 0; n < 4; n++) await frame()
-    const playing = () =>
-      document.getAnimations().some((one) => one.timeline instanceof DocumentTimeline && one.playState === 'running')
-    while (playing()) await frame()
+async function seenAt(page: Page, scroll: number) {
+  await scrolledTo(page, scroll)
+  return page.evaluate(() => {
     const style = (selector: string) => getComputedStyle(document.querySelector(selector)!)
     const { translate } = style('.opening-picture')
     const { scale } = style('h1')
@@ -21,7 +17,8 @@ const seenAt = (page: Page, scroll: number) =>
       picture: translate === 'none' ? 0 : parseFloat(translate.split(' ')[1] ?? '0'),
       passage: Number(style('.reasons-heading').opacity),
     }
-  }, scroll)
+  })
+}
 
 test('a heading grows, a picture overtakes the page and a passage comes and goes, as set, in the views and for visitors', async ({
   page,
@@ -190,4 +187,35 @@ test('a page plays for those who want no motion, without a script, in an older e
   await page.getByRole('option', { name: '10 %' }).click()
   await expect(status).toHaveText(/^0 px/)
   expect(await seriousOn(page)).toEqual([])
+})
+
+test('nothing on the page shifts while it is scrolled to its end and back', async ({ page, app, context }) => {
+  await openSite(page, app, 'Hollin Ridge Observatory')
+  const visitor = await context.newPage()
+  await visitor.goto(`${app.url}/visit/${/sites\/([\w-]+)/.exec(page.url())![1]}/index.html`)
+  const shifts = await visitor.evaluate(async () => {
+    // Faces are asked for once the page is laid out; those that come while it is scrolled would be taken for what scrolls.
+    document.body.getBoundingClientRect()
+    await document.fonts.ready
+    const frame = () => new Promise((done) => requestAnimationFrame(done))
+    await frame()
+    await frame()
+    const seen: string[] = []
+    const look = (list: PerformanceEntryList) => {
+      for (const one of list as (PerformanceEntry & { value: number; sources: { node?: Node }[] })[])
+        seen.push(`${one.value.toFixed(4)} of ${one.sources.map(({ node }) => node?.nodeName).join(', ')} at ${scrollY}`)
+    }
+    const watch = new PerformanceObserver((list) => look(list.getEntries()))
+    watch.observe({ type: 'layout-shift' })
+    const end = document.documentElement.scrollHeight - innerHeight
+    for (const way of [1, -1])
+      for (let px = 0; px <= end; px += 120) {
+        scrollTo(0, way === 1 ? px : end - px)
+        await frame()
+      }
+    look(watch.takeRecords())
+    return seen
+  })
+  expect(shifts).toEqual([])
+  await visitor.close()
 })

@@ -95,6 +95,8 @@ export function pageAfter(site: Site, page: Page, { link }: BlockOf<'form'>, roo
     const anchor = found.section === undefined ? undefined : sectionClasses(site).get(found.section)
     return inAscii(next ? `${root}${pageFile(next)}${anchor === undefined ? '' : `#${anchor}`}` : own)
   }
+  // A form is followed by a page, and a file is none.
+  if ('file' in found) return inAscii(own)
   const { href } = found
   if (!isHref(href) || (!isOwn(href) && !urlOf(href))) return inAscii(own)
   if (!isOwn(href)) return inAscii(href)

@@ -35,7 +35,7 @@ export function pageHeaders(nonce: string, developing = false): Record<string, s
 export const INSIDE_POLICY = 'sandbox'
 
 /** The policy of pages that visitors see: a sandbox keeps them out of the application, and only it may frame them. */
-export const PLAYED_POLICY = "sandbox allow-scripts allow-forms; frame-ancestors 'self'"
+export const PLAYED_POLICY = "sandbox allow-scripts allow-forms allow-downloads; frame-ancestors 'self'"
 
 /** The policy of a page that is played as it is without scripts. */
-export const SCRIPTLESS_POLICY = "sandbox allow-forms; frame-ancestors 'self'"
+export const SCRIPTLESS_POLICY = "sandbox allow-forms allow-downloads; frame-ancestors 'self'"

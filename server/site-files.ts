@@ -3,6 +3,7 @@ import type { Site } from '#core/site/schema'
 import { createHash } from 'node:crypto'
 import type { Store } from './database'
 import { readFont, storeFont } from './fonts'
+import { readLinked, storeFile } from './linked-files'
 import { keptPictures, readOriginal, storePicture } from './pictures'
 import { keepSite } from './sites'
 import { inThread } from './threads/pool'
@@ -34,6 +35,12 @@ export async function importSite(store: Store, bytes: Uint8Array): Promise<strin
     const stored = await storeFont(store, content, font.name)
     if (stored.hash !== font.hash) document = document.replaceAll(font.hash, stored.hash)
   }
+  for (const { hash, name } of file.named.files) {
+    const content = file.files.get(hash) ?? (await readLinked(store, hash))
+    if (!content) throw new FormatError(`The file lacks "${name}", which it hands out. Use the .site.zip, which holds it.`)
+    const stored = await storeFile(store, content, name)
+    if (stored.hash !== hash) throw new FormatError(`"${name}" in the file is not the one that the site was saved with.`)
+  }
   const without = file.named.pictures.filter((one) => !file.pictures.has(one.hash))
   const kept = keptPictures(
     store,
@@ -48,7 +55,7 @@ export async function importSite(store: Store, bytes: Uint8Array): Promise<strin
   return keepSite(store, document)
 }
 
-/** A site as a `.site.zip` with the originals of its pictures and its own fonts. */
+/** A site as a `.site.zip` with the originals of its pictures, its own fonts and its files. */
 export async function exportSiteFile(store: Store, site: Site): Promise<Uint8Array<ArrayBuffer>> {
   const pictures = new Map<string, Uint8Array>()
   for (const { hash } of site.pictures) {
@@ -60,5 +67,10 @@ export async function exportSiteFile(store: Store, site: Site): Promise<Uint8Arr
     const bytes = await readFont(`${hash}.woff2`, store.folder)
     if (bytes) fonts.set(hash, bytes)
   }
-  return inThread(Symbol('file'), 'write-site', { site, pictures, fonts })
+  const files = new Map<string, Uint8Array>()
+  for (const { hash } of site.files ?? []) {
+    const bytes = await readLinked(store, hash)
+    if (bytes) files.set(hash, bytes)
+  }
+  return inThread(Symbol('file'), 'write-site', { site, pictures, fonts, files })
 }

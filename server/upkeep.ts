@@ -9,7 +9,7 @@ import { forgetDeleted } from './sites'
 /** How long what no site uses is kept, ms: as long as a deleted site can be brought back. */
 const KEPT = 30 * 24 * 60 * 60 * 1000
 
-const FOLDERS = ['pictures', 'derivatives', 'fonts'] as const
+const FOLDERS = ['pictures', 'derivatives', 'fonts', 'files'] as const
 
 /** What upkeep did. */
 export type Upkeep = { drafts: number; unused: number }

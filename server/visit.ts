@@ -1,6 +1,8 @@
 import type { Engine } from '#core/render/site'
 import { WATCH_FILE, WATCH_SCRIPT } from '#core/render/watch-script'
+import { endingOf, FILE_TYPES } from '#core/site/linked-file'
 import type { Store } from './database'
+import { readLinked } from './linked-files'
 import { readFont } from './fonts'
 import { typeOfWanted, wantedBytes } from './pictures'
 import { getSite } from './sites'
@@ -10,7 +12,8 @@ import { printed } from './web-export'
 const TEXTS: Record<string, string> = { css: 'text/css', js: 'text/javascript', vtt: 'text/vtt' }
 
 /**
- * One file of a site as its export would have it; `undefined` if there is none of that name.
+ * One file of a site as its export would have it; `undefined` if there is none of that name. What links hand out is saved,
+ * since no viewer runs in a played page's sandbox.
  * @param engine what the page is played for, if not for what it runs in
  */
 export async function visitFile(
@@ -18,7 +21,7 @@ export async function visitFile(
   id: string,
   name: string,
   engine?: Engine,
-): Promise<{ bytes: Uint8Array | string; type: string } | undefined> {
+): Promise<{ bytes: Uint8Array | string; type: string; saved?: true } | undefined> {
   if (name === WATCH_FILE) return { bytes: WATCH_SCRIPT, type: 'text/javascript; charset=utf-8' }
   const files = await printed(getSite(store, id).site, 'readable', 'played', {}, engine)
   const text = files.texts.find((one) => one.file === name)
@@ -31,6 +34,11 @@ export async function visitFile(
   if (picture) {
     const bytes = await wantedBytes(store, picture)
     return bytes && { bytes, type: typeOfWanted(picture) }
+  }
+  const linked = files.linked.find((one) => one.file === name)?.linked
+  if (linked) {
+    const bytes = await readLinked(store, linked.hash)
+    return bytes && { bytes, type: FILE_TYPES[endingOf(linked.name)!], saved: true }
   }
   const font = files.fonts.find((one) => one.file === name)
   const bytes = font && (await readFont(font.font.name, store.folder))

@@ -3,6 +3,7 @@ import type { Layout } from '#core/render/rules'
 import type { Engine } from '#core/render/site'
 import type { WebChoices } from '#core/picture/measured'
 import type { Making, Picture } from '#core/picture/picture'
+import type { LinkedFile } from '#core/site/linked-file'
 import type { Site } from '#core/site/schema'
 import { cutFont } from './fonts'
 import type { Printed } from './threads/jobs'
@@ -15,6 +16,9 @@ export type PictureSource = (picture: Picture, width: number | null, making?: Ma
 
 /** Gives the bytes of a font file by its name. */
 export type FontSource = (name: string) => Promise<Uint8Array | undefined>
+
+/** Gives the bytes of a file that links lead to. */
+export type LinkedSource = (file: LinkedFile) => Promise<Uint8Array | undefined>
 
 /** How forms are printed: as the export sends them, or as a played page does. */
 type Forms = 'exported' | 'played'
@@ -67,6 +71,7 @@ export async function exportFiles(
   source: PictureSource,
   fontSource: FontSource,
   choices?: WebChoices,
+  linkedSource?: LinkedSource,
 ): Promise<{ files: ExportedFile[]; missing: string[] }> {
   const wanted = await printed(site, style, 'exported', choices)
   const files: ExportedFile[] = wanted.texts.map(({ file, text }) => ({ file, bytes: strToU8(text) }))
@@ -81,6 +86,11 @@ export async function exportFiles(
   for (const { name, file, bytes } of await cutFonts(wanted, fontSource)) {
     if (bytes) files.push({ file, bytes })
     else missing.push(name)
+  }
+  for (const { file, linked } of wanted.linked) {
+    const bytes = await linkedSource?.(linked)
+    if (bytes) files.push({ file, bytes })
+    else missing.push(linked.name)
   }
   return { files, missing }
 }

@@ -52,6 +52,22 @@ describe('a new block goes', () => {
     expect(insertPlace(store.getState(), 'text')).toEqual({ parent: last.id, index: last.children.length })
   })
 
+  test('as a heading of the first level where the page has none, and of the second after that', () => {
+    const level = (id: string | null) => {
+      const block = findBlock(store.getState().session.site, id ?? '')?.block
+      return block?.kind === 'heading' ? block.level : undefined
+    }
+    select(store, reason.id)
+    addBlock(store, 'heading')
+    expect(level(store.getState().selection)).toBe(2)
+    const bare = { ...site, pages: [{ ...page, sections: [{ ...reasons, children: [] }] }] }
+    store = createSessionStore('site', page.id, bare, 0)
+    for (const wanted of [1, 2]) {
+      addBlock(store, 'heading')
+      expect(level(store.getState().selection)).toBe(wanted)
+    }
+  })
+
   test('nowhere where nothing around may hold it', () => {
     select(store, reason.id)
     expect(insertPlace(store.getState(), 'item')).toBeUndefined()

@@ -1,7 +1,7 @@
 import { type Block, type BlockKind, mayHold } from '#core/blocks/index'
 import { newBlock, newSection } from '#core/blocks/defaults'
 import { hasWords, isContainer, walk } from '#core/blocks/tree'
-import { findBlock, withNewIds } from '#core/site/tree'
+import { findBlock, walkPage, withNewIds } from '#core/site/tree'
 import type { Edit } from '#core/edits/index'
 import { openViews } from '../session/desk'
 import {
@@ -48,9 +48,11 @@ function insert(store: SessionStore, block: Block): void {
   if (place && edit(store, { kind: 'insert', ...place, blocks: [block] })) select(store, block.id)
 }
 
-/** Adds a block and, if it takes words, opens them for typing. */
+/** Adds a block and, if it takes words, opens them for typing. The first heading of a page is of the first level. */
 export function addBlock(store: SessionStore, kind: BlockKind): void {
-  const block = newBlock(kind, makeId)
+  const made = newBlock(kind, makeId)
+  const titled = [...walkPage(pageOf(store.getState()))].some((one) => one.kind === 'heading' && one.level === 1)
+  const block: Block = made.kind === 'heading' && !titled ? { ...made, level: 1 } : made
   insert(store, block)
   const { selection } = store.getState()
   if (selection === block.id && hasWords(block))

@@ -317,7 +317,7 @@ function LivePage({ siteId, file, site, page }: { siteId: string; file: string; 
       <div ref={box} className="min-h-0 flex-1 overflow-clip bg-field">
         <iframe
           title={`${page.name} as exported`}
-          src={`/visit/${siteId}/${file}`}
+          src={`/visit/${siteId}/${file}?scriptless`}
           sandbox=""
           className="origin-top-left border-0"
           style={{ width: WIDTH, height: `${100 / scale}%`, transform: `scale(${scale})` }}

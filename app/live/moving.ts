@@ -2,12 +2,15 @@ import { short } from '#core/values/short'
 import type { Block } from '#core/blocks/index'
 import { showsOne } from '#core/blocks/panel'
 import { isContainer } from '#core/blocks/tree'
+import { writtenOut } from '#core/style/written-out'
 import { rangeAt } from '#core/grid/columns'
+import type { StyleGuide } from '#core/guide/style-guide'
 import { viewportHeightFor } from '#core/grid/viewport-height'
 import { type Motion, motionsIn } from '#core/motion/motion'
 import { inTurn, isStaggered } from '#core/motion/turns'
 import { originOf } from '#core/motion/followed'
 import { type Box, lineAt, type Scene } from '#core/motion/scene'
+import type { Posed } from '#core/motion/pose'
 import { type At, stateAt, stickyAt } from '#core/motion/state'
 import { stepAt } from '#core/motion/steps'
 import { restyledPage } from '#core/site/directions'
@@ -33,6 +36,7 @@ export type Moved = {
 
 /** All that moves in a view, as it was measured at rest. */
 export type Moving = {
+  guide: Pick<StyleGuide, 'colours'>
   scene: Scene
   sections: readonly SectionBox[]
   /** Blocks with motions, each once. */
@@ -119,30 +123,25 @@ export function measureMoving(site: Site, asked: Page, view: Pick<StageView, 'fr
     if (isContainer(block)) for (const child of block.children) visit(child, shift)
   }
   for (const section of page.sections) visit(section, sections.find((one) => one.id === section.id)?.shift ?? 0)
-  return { scene, sections, blocks, moved, sticky, steps }
+  return { guide: site.guide, scene, sections, blocks, moved, sticky, steps }
 }
 
-const PROPERTIES = ['translate', 'scale', 'rotate', 'opacity', 'filter', 'clip-path', 'transform-origin'] as const
-
-type Wanted = Partial<Record<(typeof PROPERTIES)[number], string>>
+/** Properties that are set on a block, and those of the guide's colours that move in it. */
+type Wanted = Readonly<Record<string, string>>
 
 /** What was set on an element last: asking its style costs as much as setting it. */
 const set = new WeakMap<HTMLElement, Wanted>()
 
 function clear(element: HTMLElement): void {
+  for (const name in set.get(element)) element.style.removeProperty(name)
   set.delete(element)
-  for (const name of PROPERTIES) element.style.removeProperty(name)
 }
 
 /** Sets what is not as at rest, and takes the rest away. */
 function put(element: HTMLElement, wanted: Wanted): void {
   const before = set.get(element) ?? {}
-  for (const name of PROPERTIES) {
-    const value = wanted[name]
-    if (before[name] === value) continue
-    if (value === undefined) element.style.removeProperty(name)
-    else element.style.setProperty(name, value)
-  }
+  for (const name in before) if (wanted[name] === undefined) element.style.removeProperty(name)
+  for (const name in wanted) if (before[name] !== wanted[name]) element.style.setProperty(name, wanted[name]!)
   set.set(element, wanted)
 }
 
@@ -154,14 +153,26 @@ function showSteps(steps: Moving['steps'], scroll: number): void {
   }
 }
 
+/** Colours of the guide as they are for a block that changes them; words in it, which take theirs from around it, with them. */
+function coloursAt(colours: Posed['colours'], guide: Moving['guide']): Wanted {
+  const wanted: Record<string, string> = {}
+  for (const role in colours) {
+    const { from = { role }, to = { role }, share } = colours[role]!
+    const [a, b] = [from, to].map((one) => writtenOut(one, guide.colours))
+    wanted[`--${role}`] = `color-mix(in srgb, ${a}, ${b} ${short(Math.min(1, Math.max(0, share)) * 100)}%)`
+    if (role === 'ink') wanted.color = 'var(--ink)'
+  }
+  return wanted
+}
+
 /** Shows a view as its page is at a scroll position, by styles of the blocks that move and no script in the frame. */
-export function putAt({ scene, moved, sticky, steps }: Moving, at: At): void {
+export function putAt({ guide, scene, moved, sticky, steps }: Moving, at: At): void {
   showSteps(steps, at.scroll)
   const carried = new Map<HTMLElement, number>(
     sticky.map(({ element, top, distance, way }) => [element, stickyAt(top, distance, way, at.scroll)]),
   )
   for (const { element, box, motions, filter } of moved) {
-    const { opacity, x, y, scale, turn, blur, clip } = stateAt(motions, box, scene, at)
+    const { opacity, x, y, scale, turn, blur, clip, colours } = stateAt(motions, box, scene, at)
     const down = y + (carried.get(element) ?? 0)
     carried.delete(element)
     const origin = originOf(motions)
@@ -172,6 +183,7 @@ export function putAt({ scene, moved, sticky, steps }: Moving, at: At): void {
       ...(turn !== 0 ? { rotate: `${short(turn)}deg` } : {}),
       ...(opacity !== 1 ? { opacity: short(opacity) } : {}),
       ...(blur > 0 ? { filter: `${filter === 'none' ? '' : filter} blur(${short(blur)}px)` } : {}),
+      ...coloursAt(colours, guide),
       ...(clip.some((one) => one > 0) ? { 'clip-path': `inset(${clip.map((one) => `${short(one)}%`).join(' ')})` } : {}),
     })
   }

@@ -161,7 +161,7 @@ function PageFrame({ src, width, scale, title, scripts, rate, onWatched }: PageF
       ref={frame}
       title={title}
       src={src}
-      sandbox={scripts ? 'allow-scripts allow-forms' : 'allow-forms'}
+      sandbox={scripts ? 'allow-scripts allow-forms allow-downloads' : 'allow-forms allow-downloads'}
       className="origin-top-left border-0"
       style={{ width, height: `${100 / scale}%`, transform: `scale(${scale})` }}
       onLoad={() => tell({ rate })}

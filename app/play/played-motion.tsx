@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react'
-import type { Line, Motion } from '#core/motion/motion'
+import { isTimed, type Line, type Motion } from '#core/motion/motion'
 import { furthest, lineAt, spanOf } from '#core/motion/scene'
 import { restingOf } from '#core/motion/state'
 import { lineInWords, motionLabel } from '#core/motion/words'
@@ -45,7 +45,7 @@ export function PlayedMotion({ site, page, width, scale, watched, still }: Playe
   const bars = moving.blocks.flatMap(({ block, box, motions }) =>
     motions.flatMap((motion, index) => {
       const span = spanOf(motion, box, moving.scene)
-      if (!span || motion.kind === 'opening' || restingOf(motion, index, span) !== undefined) return []
+      if (!span || isTimed(motion) || restingOf(motion, index, span) !== undefined) return []
       return [
         {
           key: `${block.id} ${index}`,

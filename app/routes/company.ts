@@ -23,9 +23,13 @@ export function loader({ request, params: { siteId } }: Route.LoaderArgs) {
     const encoder = new TextEncoder()
     let end: (() => void) | undefined
     let beat: NodeJS.Timeout | undefined
+    // Whose connection ends is gone, even when he could not say so any more.
+    const tab = idSchema.safeParse(new URL(request.url).searchParams.get('tab')).data
     const leave = () => {
       clearInterval(beat)
+      if (end && tab) workAt(siteId, tab, null, Date.now())
       end?.()
+      end = undefined
     }
     const body = new ReadableStream<Uint8Array>({
       start(controller) {

@@ -28,6 +28,7 @@ export function loader({ request, params }: Route.LoaderArgs) {
     return ranged(request, bytes, {
       'Content-Type': found.type,
       'Cache-Control': 'no-cache',
+      ...(found.saved ? { 'Content-Disposition': 'attachment' } : {}),
       ...forFonts(request),
       'Content-Security-Policy': searchParams.has('inside') ? INSIDE_POLICY : scriptless ? SCRIPTLESS_POLICY : PLAYED_POLICY,
     })

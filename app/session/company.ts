@@ -48,7 +48,9 @@ export function keepCompany(store: SessionStore): () => void {
   company.onmessage = (event: MessageEvent<Present[]>) => take(event.data)
 
   const disconnect = asOnlyTab(`yarrowfinch.${siteId}.company`, () => {
-    const source = new EventSource(url)
+    const source = new EventSource(`${url}?tab=${tab}`)
+    // Where a connection broke, this tab was taken for gone.
+    source.onopen = () => sayWhere()
     source.onmessage = (event: MessageEvent<string>) => {
       const news = JSON.parse(event.data) as News
       if (news.kind === 'revision') return revisions.postMessage(news.revision)

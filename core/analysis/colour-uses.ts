@@ -3,6 +3,8 @@ import type { Page, Site } from '#core/site/schema'
 import { restyledPage } from '#core/site/directions'
 import { STATES, type Use } from '#core/guide/looks'
 import type { Span } from '#core/values/words'
+import { motionsIn } from '#core/motion/motion'
+import { posesOf } from '#core/motion/poses-of'
 import { coloursOfLayers } from '#core/style/fill-layers'
 import { coloursOfShadow } from '#core/values/colour'
 import { statesOfStyle, type StyleValues } from '#core/style/registry'
@@ -39,6 +41,12 @@ function* ofValues(values: StyleValues, isCall: boolean): Generator<{ colour: Co
     yield { colour: values.duotone.dark, use: 'shadows', what: 'duotone' }
     yield { colour: values.duotone.light, use: 'shadows', what: 'duotone' }
   }
+  for (const { colours = {} } of motionsIn(values.motion).flatMap(posesOf))
+    for (const [role, colour] of Object.entries(colours)) {
+      const use = asUse(role === 'ink' ? 'words' : 'grounds')
+      yield { colour: { role }, use, what: 'motion' }
+      yield { colour, use, what: 'motion' }
+    }
   if (values.contact) yield { colour: values.contact.colour, use: 'shadows', what: 'contact shadow' }
   if (values.scrim) yield { colour: values.scrim.colour, use: 'shadows', what: 'scrim' }
 }

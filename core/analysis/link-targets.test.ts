@@ -24,6 +24,7 @@ describe('the place that a link leads to', () => {
     ['an address', { href: 'mailto:a@b.example' }, 'mailto:a@b.example'],
     ['a page', { page: chart!.id }, 'winter-sky-chart.html'],
     ['a section', { page: landing!.id, section: section.id }, /^index\.html, /],
+    ['a file that is gone', { file: 'gone' }, 'a file that is gone'],
     ['a page that is gone', { page: 'gone' }, 'a page that is gone'],
     ['a section that is gone', { page: landing!.id, section: 'gone' }, 'index.html'],
   ])('of %s is said in words', (_, to, place) => {

@@ -1,4 +1,4 @@
-import { linkOfHref, pageFile } from '#core/render/own-links'
+import { fileAddresses, linkOfHref, pageFile } from '#core/render/own-links'
 import { listedPages } from '#core/render/page'
 import type { Link } from '#core/values/link'
 import type { Block, WordBlock } from '#core/blocks/index'
@@ -16,6 +16,7 @@ export function placeOfLink(site: Site, link: Link | undefined): string {
     const own = linkOfHref(site, link.href)
     return own && !('href' in own) ? placeOfLink(site, own) : link.href
   }
+  if ('file' in link) return fileAddresses(site).get(link.file) ?? 'a file that is gone'
   const page = site.pages.find((one) => one.id === link.page)
   if (!page) return 'a page that is gone'
   const section = page.sections.find((one) => one.id === link.section)

@@ -1,5 +1,5 @@
 import { sectionClasses } from '#core/render/names'
-import { isOwn, ownParts, pageFile, sectionAt } from '#core/render/own-links'
+import { fileAddresses, isOwn, ownParts, pageFile, sectionAt } from '#core/render/own-links'
 import type { Edit } from '#core/edits/index'
 import type { Link } from '#core/values/link'
 import type { Page, Site } from '#core/site/schema'
@@ -34,6 +34,7 @@ function problemOf(href: string, page: Page, site: Site, anchors: Map<string, st
 /** What is wrong with a link of a block; `undefined` if it leads somewhere or is not of this site. */
 export function linkProblem(link: Link, page: Page, site: Site, anchors: Map<string, string>): string | undefined {
   if ('href' in link) return isOwn(link.href) ? problemOf(link.href, page, site, anchors) : undefined
+  if ('file' in link) return fileAddresses(site).has(link.file) ? undefined : 'leads to a file that is gone.'
   const target = site.pages.find((one) => one.id === link.page)
   if (!target) return 'leads to a page or section that is gone.'
   if (link.section === undefined || target.sections.some((one) => one.id === link.section && !one.hidden)) return undefined

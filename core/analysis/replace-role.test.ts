@@ -4,6 +4,7 @@ import { applyEdit, type Edit } from '#core/edits/index'
 import { guideOf } from '#core/site/directions'
 import type { Site } from '#core/site/schema'
 import { walkPage } from '#core/site/tree'
+import type { Colour } from '#core/values/colour'
 import { coloursOfBlock } from './colour-uses'
 import { replaceRole } from './replace-role'
 
@@ -50,6 +51,16 @@ describe('a role', () => {
     }).site
     const after = applyEdit(restyled, batch(replaceRole(restyled, 'link', 'ink'))).site
     expect(after.directions[1]!.restyled[block!.id]!.base!.ink).toEqual({ role: 'ink', alpha: 0.5 })
+  })
+
+  test('is changed where a motion moves it, or to it', () => {
+    const [block] = [...walkPage(site.pages[0]!)].filter((one) => one.kind === 'heading')
+    const loop = (colours: Record<string, Colour>) => [{ kind: 'loop' as const, to: { colours }, duration: 2 }]
+    const motion = loop({ link: { hex: '#ffffff' }, night: { role: 'link' } })
+    const moving = applyEdit(site, { kind: 'style', block: block!.id, scope: 'base', values: { motion } }).site
+    const after = applyEdit(moving, batch(replaceRole(moving, 'link', 'primary'))).site
+    const now = [...walkPage(after.pages[0]!)].find((one) => one.id === block!.id)!
+    expect(now.style.base!.motion).toEqual(loop({ primary: { hex: '#ffffff' }, night: { role: 'primary' } }))
   })
 
   test('in place of itself changes nothing', () => expect(replaceRole(site, 'ink', 'ink')).toEqual([]))

@@ -38,10 +38,22 @@ function coloursChanged(value: unknown, change: Change): unknown {
   if (typeof value !== 'object' || value === null) return value
   let next = value as Record<string, unknown>
   for (const [key, part] of Object.entries(value)) {
-    const now = coloursChanged(part, change)
+    const now = key === 'colours' ? movedChanged(part as MovedColours, change) : coloursChanged(part, change)
     if (now !== part) next = { ...next, [key]: now }
   }
   return next
+}
+
+type MovedColours = Readonly<Record<string, Colour>>
+
+/** Colours that a motion changes, which are named by their roles: another role takes its name there too. */
+function movedChanged(colours: MovedColours, change: Change): MovedColours {
+  const entries = Object.entries(colours).map(([role, colour]): [string, Colour] => {
+    const named = change({ kind: 'colour', value: { role } }) as Colour
+    return ['role' in named ? named.role : role, change({ kind: 'colour', value: colour }) as Colour]
+  })
+  const same = entries.every(([role, colour]) => colours[role] === colour)
+  return same ? colours : Object.fromEntries(entries)
 }
 
 /** The properties of some style values that differ once every value has been changed. */

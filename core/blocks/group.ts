@@ -8,6 +8,7 @@ import { label } from './fields'
 import { element } from './html'
 import type { Block } from './index'
 import type { BlockBase, Kind } from './kind'
+import { isStrip, runOf } from './strip'
 import { ONE_SHOWN, OVER, type Panel, panelSchema } from './panel'
 
 /** The class of a list that looks like any other group, and of an element that has no box. */
@@ -76,8 +77,10 @@ export const group: Kind<Group> = {
     if (block.oneShown) return oneShown(block, context)
     const listed = tag === 'ul' || tag === 'ol' ? { ...context, className: [PLAIN, ...context.className] } : context
     // In the views several are open where several are worked on.
-    const children = block.oneOpen && !context.editing ? together(context) : context.children
-    return element(tag, attributes(block, listed, labelOf(block, context)), INSIDE[tag]?.(children) ?? children)
+    const children = block.oneOpen && !context.editing ? together(block, context) : context.children
+    const inside = INSIDE[tag]?.(children) ?? children
+    const passes = isStrip(block) && !context.editing
+    return element(tag, attributes(block, listed, labelOf(block, context)), passes ? [runOf(inside)] : inside)
   },
 }
 
@@ -91,10 +94,10 @@ function details(block: Group, context: ElementContext): Element {
   ])
 }
 
-/** Of several that open, one at a time: they have a name in common. */
-const together = ({ children, anchor }: ElementContext): ElementContent[] =>
+/** Of several that open, one at a time: they have a name in common, which no other group of the page has. */
+const together = ({ id }: Group, { children, anchor }: ElementContext): ElementContent[] =>
   children.map((one) =>
-    isElement(one) && one.tagName === 'details' ? { ...one, properties: { ...one.properties, name: anchor } } : one,
+    isElement(one) && one.tagName === 'details' ? { ...one, properties: { ...one.properties, name: `${anchor}-${id}` } } : one,
   )
 
 /** What lies over the page; in the views it is laid there from outside, so it is a plain box in them. */

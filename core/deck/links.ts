@@ -1,5 +1,5 @@
 import { sectionClasses } from '#core/render/names'
-import { linkOfHref, pageFile } from '#core/render/own-links'
+import { fileAddresses, linkOfHref, pageFile } from '#core/render/own-links'
 import type { Link } from '#core/values/link'
 import type { Site } from '#core/site/schema'
 import { hrefSchema } from '#core/values/href'
@@ -7,9 +7,12 @@ import { hrefSchema } from '#core/values/href'
 /** How links between the pages of a site are written in the deck: as the addresses that the exported pages have. */
 export type DeckLinks = { write: (link: Link | undefined) => string; read: (url: string) => Link | undefined }
 
-/** All that links are written and read by: which pages and sections there are, and what they are called. */
+/** All that links are written and read by: which pages, sections and files there are, and what they are called. */
 const signatureOf = (site: Site): string =>
-  JSON.stringify(site.pages.map((page) => [page.id, page.address, page.sections.map(({ id, name, job }) => [id, name ?? job])]))
+  JSON.stringify([
+    site.pages.map((page) => [page.id, page.address, page.sections.map(({ id, name, job }) => [id, name ?? job])]),
+    site.files?.map(({ id, name }) => [id, name]),
+  ])
 
 let last: { signature: string; links: DeckLinks } | undefined
 
@@ -27,6 +30,7 @@ function makeLinks(site: Site): DeckLinks {
     write(link) {
       if (!link) return ''
       if ('href' in link) return link.href
+      if ('file' in link) return fileAddresses(site).get(link.file) ?? ''
       const page = site.pages.find((one) => one.id === link.page)
       if (!page) return ''
       const anchor = link.section === undefined ? undefined : anchorOf().get(link.section)

@@ -188,3 +188,11 @@ describe('every kind of edit', () => {
     expect(made).toBeGreaterThan(0)
   })
 })
+
+test('a file joins the site and leaves it, and the last leaves no list behind', () => {
+  const site = demoSite()
+  const item = { id: 'tides', name: 'Tide tables.pdf', hash: 'a'.repeat(64), bytes: 10 }
+  const added = applyEdit(site, { kind: 'list', list: 'files', drop: [], put: [{ item }] })
+  expect(added.site.files).toEqual([item])
+  expect(applyEdit(added.site, added.inverse).site).toEqual(site)
+})

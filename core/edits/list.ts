@@ -1,13 +1,14 @@
 import { produce } from 'immer'
 import { z } from 'zod'
 import { boardCardSchema } from '#core/site/board'
+import { linkedFileSchema } from '#core/site/linked-file'
 import { ownFontSchema } from '#core/type/own-font'
 import { idSchema } from '#core/values/ids'
 import { unplacedSchema } from '#core/site/passage'
 import type { Site } from '#core/site/schema'
 import { EditError, type EditKind } from './edit'
 
-const items = { unplaced: unplacedSchema, board: boardCardSchema, fonts: ownFontSchema }
+const items = { unplaced: unplacedSchema, board: boardCardSchema, fonts: ownFontSchema, files: linkedFileSchema }
 type List = keyof typeof items
 
 const change = <L extends List>(list: L) =>
@@ -20,10 +21,10 @@ const change = <L extends List>(list: L) =>
     put: z.array(z.strictObject({ at: z.int().min(0).optional(), item: items[list] })).max(5000),
   })
 
-const schema = z.discriminatedUnion('list', [change('unplaced'), change('board'), change('fonts')])
+const schema = z.discriminatedUnion('list', [change('unplaced'), change('board'), change('fonts'), change('files')])
 export type ListEdit = z.infer<typeof schema>
 
-const names: Record<List, string> = { unplaced: 'unplaced words', board: 'references', fonts: 'fonts' }
+const names: Record<List, string> = { unplaced: 'unplaced words', board: 'references', fonts: 'fonts', files: 'files' }
 
 /** Puts items into one of the site's lists and takes others out, so that two tabs may change different ones. */
 export const listEdit: EditKind<ListEdit> = {
@@ -33,7 +34,7 @@ export const listEdit: EditKind<ListEdit> = {
   sets: ({ list, drop, put }) =>
     drop.length > 0 || put.some((one) => one.at !== undefined) ? undefined : { of: list, names: put.map((one) => one.item.id) },
   apply(site, edit) {
-    const before = site[edit.list] as readonly { id: string }[]
+    const before = (site[edit.list] ?? []) as readonly { id: string }[]
     const places = new Map(before.map((item, index) => [item.id, index]))
     for (const id of edit.drop) if (!places.has(id)) throw new EditError(`“${id}” is no longer among the ${names[edit.list]}.`)
     const dropped = new Set(edit.drop)
@@ -53,7 +54,11 @@ export const listEdit: EditKind<ListEdit> = {
     }
     const lost = edit.drop.map((id) => ({ at: places.get(id)!, item: before[places.get(id)!]! }))
     lost.sort((a, b) => a.at - b.at)
-    const next = produce(site, (draft) => void ((draft as Record<List, unknown>)[edit.list] = list))
+    const next = produce(site, (draft) => {
+      // A list that a site need not have is taken out with its last item.
+      if (edit.list === 'files' && list.length === 0) delete draft.files
+      else (draft as Record<List, unknown>)[edit.list] = list
+    })
     return { site: next, inverse: { kind: 'list', list: edit.list, drop: added, put: [...back, ...lost] } as ListEdit }
   },
   sample(site, choose) {

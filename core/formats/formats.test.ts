@@ -40,7 +40,17 @@ describe('a site file', () => {
 
   test('with its pictures is read back from a zip', () => {
     const pictures = new Map(site.pictures.map((one, i) => [one.hash, new Uint8Array([i, 1, 2])]))
-    expect(readSiteFile(writeSiteZip({ site, pictures }))).toEqual({ site, pictures, fonts: new Map() })
+    expect(readSiteFile(writeSiteZip({ site, pictures }))).toEqual({ site, pictures, fonts: new Map(), files: new Map() })
+  })
+
+  test('with the files that it hands out is read back from a zip', () => {
+    const hash = 'b'.repeat(64)
+    const handing = { ...site, files: [{ id: 'plan', name: 'Plan.pdf', hash, bytes: 3 }] }
+    const files = new Map([[hash, new Uint8Array([1, 2, 3])]])
+    expect(readSiteFile(writeSiteZip({ site: handing, pictures: new Map(), files }))).toMatchObject({ site: handing, files })
+    expect(() => readSite(writeSite({ ...handing, files: [{ ...handing.files[0]!, name: 'plan.exe' }] }))).toThrow(
+      /A file that links lead to ends with pdf/,
+    )
   })
 
   test.each<[string, () => string, RegExp]>([

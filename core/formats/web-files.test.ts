@@ -118,3 +118,15 @@ test('two files of one name are refused, also by letter case', () => {
   ])
     expect(() => checkNames(pair)).toThrow(/Two files of the export would be called/)
 })
+
+test('a file is exported where a link that is seen leads to it, and no other is', () => {
+  const file = (id: string, name: string) => ({ id, name, hash: 'a'.repeat(64), bytes: 10 })
+  const button = [...walkPage(page)].find((one) => one.kind === 'button')!
+  const handing = { ...site, files: [file('one', 'Map.pdf'), file('two', 'Unused.pdf')] }
+  const { linked, texts } = webFiles(
+    applyEdit(handing, { kind: 'field', block: button.id, field: 'link', value: { file: 'one' } }).site,
+    'minified',
+  )
+  expect(linked.map((one) => one.file)).toEqual(['files/map.pdf'])
+  expect(texts[0]!.text).toContain('href="files/map.pdf"')
+})

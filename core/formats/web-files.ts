@@ -5,7 +5,8 @@ import type { BlockOf } from '#core/blocks/index'
 import type { WebChoices } from '#core/picture/measured'
 import { isFilm, type Making, type Picture } from '#core/picture/picture'
 import type { Page, Site } from '#core/site/schema'
-import { pageFile } from '#core/render/own-links'
+import { fileAddresses, pageFile } from '#core/render/own-links'
+import type { LinkedFile } from '#core/site/linked-file'
 import { type Engine, printSite } from '#core/render/site'
 import { slug } from '#core/render/names'
 import type { Layout } from '#core/render/rules'
@@ -20,6 +21,8 @@ export type WebFiles = {
   texts: { file: string; text: string }[]
   pictures: WantedPicture[]
   fonts: { file: string; font: FontFile }[]
+  /** Files that links lead to, each as it was uploaded. */
+  linked: { file: string; linked: LinkedFile }[]
   /** Every character that a font must have; worked out when it is asked for. */
   characters: () => string
 }
@@ -80,6 +83,8 @@ export function webFiles(
   const pictures = new Map<string, WantedPicture>()
   const captions = new Map<string, string>()
   const icons = new Map<string, Element>()
+  const addresses = fileAddresses(site)
+  const linked = new Map<string, LinkedFile>()
   const printed = printSite(site, {
     style,
     choices,
@@ -88,6 +93,11 @@ export function webFiles(
       picture(picture, width, making) {
         const file = `pictures/${names.get(picture.id)}${endOf(picture, width, making)}`
         pictures.set(file, { file, picture, width, making })
+        return file
+      },
+      file(one) {
+        const file = addresses.get(one.id)!
+        linked.set(file, one)
         return file
       },
       captions(block, language) {
@@ -126,9 +136,10 @@ export function webFiles(
     ],
     pictures: [...pictures.values()],
     fonts: [...fonts].map(([file, font]) => ({ file, font })),
+    linked: [...linked].map(([file, one]) => ({ file, linked: one })),
     characters: printed.characters,
   }
-  checkNames([...files.texts, ...files.pictures, ...files.fonts].map((one) => one.file))
+  checkNames([...files.texts, ...files.pictures, ...files.fonts, ...files.linked].map((one) => one.file))
   return files
 }
 

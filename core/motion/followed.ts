@@ -4,8 +4,8 @@ export const ORIGINS = { left: '0 50%', right: '100% 50%', top: '50% 0', bottom:
 
 /** Where a block grows from and turns about, as CSS has it: what the first motion says that says so. */
 export function originOf(motions: readonly Motion[]): string | undefined {
-  const found = motions.find((one) => one.kind !== 'parallax' && one.origin !== undefined)
-  return found && found.kind !== 'parallax' ? ORIGINS[found.origin!] : undefined
+  for (const one of motions) if ('origin' in one && one.origin !== undefined) return ORIGINS[one.origin]
+  return undefined
 }
 
 /** The sections that motions follow, by their ids. */

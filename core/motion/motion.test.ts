@@ -149,6 +149,54 @@ describe('what cannot move rests, and says why', () => {
   })
 })
 
+describe('what goes on and on', () => {
+  const loop = (more: Partial<Extract<Motion, { kind: 'loop' }>> = {}): Motion => ({
+    kind: 'loop',
+    to: { turn: 90 },
+    duration: 2,
+    easing: 'linear',
+    ...more,
+  })
+
+  test('rests where the page stands still, and goes there and back as time passes', () => {
+    expect(at([loop()], 300)).toEqual(AT_REST)
+    // At 100 px a second.
+    expect([0, 100, 200, 300, 400].map((scroll) => at([loop()], scroll, 100).turn)).toEqual([0, 45, 90, 45, 0])
+  })
+
+  test('begins anew, or waits, where that is asked for', () => {
+    expect([100, 300].map((scroll) => at([loop({ anew: true })], scroll, 100).turn)).toEqual([45, 45])
+    expect([50, 100, 200].map((scroll) => at([loop({ delay: 1 })], scroll, 100).turn)).toEqual([0, 0, 45])
+  })
+
+  test('never flashes more than three times a second, whatever is asked for', () => {
+    expect(motionsSchema.safeParse([loop({ duration: 0.2, to: { opacity: 0 } })]).success).toBe(false)
+    expect(motionsSchema.safeParse([{ kind: 'strip', to: 'up', duration: 30 }]).success).toBe(false)
+  })
+
+  test('in a strip is what is in it, so the block itself stays', () => {
+    expect(at([newMotion('strip', false)], 900, 100)).toEqual(AT_REST)
+  })
+})
+
+describe('colours of the guide', () => {
+  const states = [
+    { at: 0, pose: {} },
+    { at: 100, pose: { colours: { ink: { hex: '#ffffff' } } } },
+  ]
+  test('go from the role’s own to another by the share that has been scrolled, and the later motion holds', () => {
+    expect(at([scrub({ states })], 200).colours).toEqual({ ink: { to: { hex: '#ffffff' }, share: 0.25 } })
+    const over = scrub({ states: [{ at: 0, pose: { colours: { ink: { role: 'accent' } } } }, states[1]!] })
+    expect(at([scrub({ states }), over], 300).colours.ink).toEqual({ from: { role: 'accent' }, to: { hex: '#ffffff' }, share: 0.5 })
+    expect(at([scrub()], 300).colours).toEqual({})
+  })
+
+  test('are six at most', () => {
+    const colours = Object.fromEntries(Array.from({ length: 7 }, (_, i) => [`role-${i}`, { hex: '#ffffff' }]))
+    expect(motionsSchema.safeParse([{ kind: 'loop', to: { colours }, duration: 2 }]).error?.message).toContain('up to 6 colours')
+  })
+})
+
 test('poses mix to their ends, and over nothing a pose is itself', () => {
   const way = fc.record({ value: fc.integer({ min: -500, max: 500 }), unit: fc.constantFrom('px' as const, '%' as const) })
   const pose = fc.record(
@@ -176,7 +224,7 @@ test('a sticky block is carried while it holds', () => {
 })
 
 test('a new motion of every kind is one that can be read', () => {
-  for (const kind of ['parallax', 'reveal', 'scrub', 'opening'] satisfies MotionKind[])
+  for (const kind of ['parallax', 'reveal', 'scrub', 'opening', 'loop', 'strip'] satisfies MotionKind[])
     for (const first of [true, false]) expect(motionsSchema.parse([newMotion(kind, first)])).toHaveLength(1)
   expect(sectionsFollowed([{ ...newMotion('reveal', false), of: 'plan' } as Motion])).toEqual(['plan'])
 })

@@ -18,6 +18,13 @@ export const EDGES = ['top', 'middle', 'bottom'] as const
 const momentSchema = z.strictObject({ edge: z.enum(EDGES), line: lineSchema })
 export type Moment = z.infer<typeof momentSchema>
 
+/** Most seconds that a scrub comes after the scroll. */
+export const MOST_SMOOTH = 2
+
+/** Seconds of one way of a loop, and of one round of a strip. */
+export const LOOPS = { least: 0.5, most: 120 } as const
+export const STRIPS = { least: 5, most: 600 } as const
+
 const px = z.number().min(0).max(200_000)
 /** What a scrub follows: the block's own box, a section by its id, or px of the page's scroll. */
 export const rangeSchema = z.union([
@@ -71,13 +78,39 @@ export const motionSchema = z.discriminatedUnion('kind', [
       .min(2)
       .max(MOST_STATES),
     easing: easingSchema.optional(),
+    /** Seconds that it takes to catch up with the scroll; with it at once where nothing is said. */
+    smooth: z.number().min(0).max(MOST_SMOOTH).optional(),
     origin,
   }),
   z.strictObject({ kind: z.literal('opening'), from: poseSchema, ...timed }),
+  z.strictObject({
+    kind: z.literal('loop'),
+    /** Where it goes from its rest. */
+    to: poseSchema,
+    /** Seconds of one way. The least keeps what flashes under three times a second (WCAG 2.3.1). */
+    duration: z.number().min(LOOPS.least).max(LOOPS.most),
+    delay: seconds(20).optional(),
+    easing: easingSchema.optional(),
+    /** True where it begins anew after each way; else it goes back as it came. */
+    anew: z.literal(true).optional(),
+    origin,
+  }),
+  z.strictObject({
+    kind: z.literal('strip'),
+    /** The side that what is in the block goes out at; it comes in again at the other. */
+    to: z.enum(['left', 'right']),
+    /** Seconds until all have passed once. */
+    duration: z.number().min(STRIPS.least).max(STRIPS.most),
+  }),
 ])
 export type Motion = z.infer<typeof motionSchema>
 export type MotionKind = Motion['kind']
 export type MotionOf<K extends MotionKind> = Extract<Motion, { kind: K }>
+
+/** True for what plays by the clock wherever the page is scrolled to, so it has no place along the scroll. */
+export const isTimed = ({ kind }: Motion): boolean => kind === 'opening' || isEndless({ kind })
+/** True for what goes on for as long as the page is open, and can be paused. */
+export const isEndless = ({ kind }: Pick<Motion, 'kind'>): boolean => kind === 'loop' || kind === 'strip'
 
 /** The motions of a block, in their order; `none` where a narrower range is to have none of a wider one's. */
 export const motionsSchema = z.union([

@@ -33,6 +33,8 @@ export function newMotion(kind: MotionKind, inFirstWindow: boolean): Motion {
       duration: 0.6,
       easing: 'ease-out',
     },
+    loop: { kind: 'loop', to: { scale: 1.06 }, duration: 4, easing: 'ease-in-out' },
+    strip: { kind: 'strip', to: 'left', duration: 30 },
   }
   return begun[kind]
 }

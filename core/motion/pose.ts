@@ -1,7 +1,11 @@
+import type { Colour } from '#core/values/colour'
 import { short } from '#core/values/short'
 import { CLIP_SIDES, type Pose, type Way } from './pose-schema'
 
 export type PosePart = keyof Pose
+
+/** A colour on its way from one to another, each the role's own where nothing is said; shares from 0 to 1, and past them where a curve goes there. */
+export type ColourMix = { from?: Colour; to?: Colour; share: number }
 
 /** A pose in figures: px, degrees, shares; how much is covered from the top, right, bottom and left, in percent. */
 export type Posed = {
@@ -12,9 +16,11 @@ export type Posed = {
   turn: number
   blur: number
   clip: readonly [number, number, number, number]
+  /** By role of the guide. */
+  colours: Readonly<Record<string, ColourMix>>
 }
 
-export const AT_REST: Posed = { opacity: 1, x: 0, y: 0, scale: 1, turn: 0, blur: 0, clip: [0, 0, 0, 0] }
+export const AT_REST: Posed = { opacity: 1, x: 0, y: 0, scale: 1, turn: 0, blur: 0, clip: [0, 0, 0, 0], colours: {} }
 
 const px = (value: Way | undefined, size: number) =>
   value === undefined ? 0 : value.unit === 'px' ? value.value : (value.value / 100) * size
@@ -30,10 +36,21 @@ export function posed(pose: Pose, size: { width: number; height: number }): Pose
     turn: pose.turn ?? 0,
     blur: pose.blur ?? 0,
     clip: clip as unknown as Posed['clip'],
+    colours: Object.fromEntries(Object.entries(pose.colours ?? {}).map(([role, from]) => [role, { from, share: 0 }])),
   }
 }
 
 const between = (a: number, b: number, share: number) => a + (b - a) * share
+
+function mixColours(a: Posed['colours'], b: Posed['colours'], share: number): Posed['colours'] {
+  const roles = new Set([...Object.keys(a), ...Object.keys(b)])
+  const mixed: Record<string, ColourMix> = {}
+  for (const role of roles) {
+    const [from, to] = [a[role]?.from, b[role]?.from]
+    mixed[role] = { ...(from ? { from } : {}), ...(to ? { to } : {}), share }
+  }
+  return mixed
+}
 
 /** What stands between two poses, figure by figure, as CSS interpolates them; opacity stays within 0 and 1. */
 export function mixPoses(a: Posed, b: Posed, share: number): Posed {
@@ -45,6 +62,7 @@ export function mixPoses(a: Posed, b: Posed, share: number): Posed {
     turn: between(a.turn, b.turn, share),
     blur: Math.max(0, between(a.blur, b.blur, share)),
     clip: a.clip.map((value, i) => between(value, b.clip[i]!, share)) as unknown as Posed['clip'],
+    colours: mixColours(a.colours, b.colours, share),
   }
 }
 
@@ -66,13 +84,19 @@ export function overPose(under: Posed, over: Posed, parts: ReadonlySet<PosePart>
     turn: under.turn + over.turn,
     blur: under.blur + over.blur,
     clip: parts.has('clip') ? over.clip : under.clip,
+    colours: parts.has('colours') ? { ...under.colours, ...over.colours } : under.colours,
   }
 }
 
-const wayToCss = (value: Way | undefined) => (value === undefined || value.value === 0 ? '0' : `${short(value.value)}${value.unit}`)
+/** A way as CSS has it. */
+export const wayToCss = (value: Way | undefined) =>
+  value === undefined || value.value === 0 ? '0' : `${short(value.value)}${value.unit}`
+
+/** Colours that a motion changes, by role, and what each comes to in CSS: the role's own where nothing is said. */
+export type MovedColours = { roles: readonly string[]; toCss: (role: string, colour: Colour | undefined) => string }
 
 /** The declarations of a pose, of the parts that are asked for; those that it does not name stand as at rest. */
-export function poseToCss(pose: Pose, parts: ReadonlySet<PosePart>): [string, string][] {
+export function poseToCss(pose: Pose, parts: ReadonlySet<PosePart>, colours?: MovedColours): [string, string][] {
   const out: [string, string][] = []
   if (parts.has('opacity')) out.push(['opacity', short(pose.opacity ?? 1)])
   if (parts.has('across') || parts.has('down')) {
@@ -86,8 +110,15 @@ export function poseToCss(pose: Pose, parts: ReadonlySet<PosePart>): [string, st
     const sides = CLIP_SIDES.map((side) => (pose.clip?.from === side ? `${short(pose.clip.share)}%` : '0'))
     out.push(['clip-path', `inset(${sides.every((one) => one === '0') ? '0' : sides.join(' ')})`])
   }
+  if (parts.has('colours') && colours)
+    for (const role of colours.roles) out.push([`--${role}`, colours.toCss(role, pose.colours?.[role])])
   return out
 }
+
+/** The roles whose colours some poses change. */
+export const rolesMoved = (poses: readonly Pose[]): string[] => [
+  ...new Set(poses.flatMap((pose) => Object.keys(pose.colours ?? {}))),
+]
 
 /** The parts that some poses name. */
 export const partsOf = (poses: readonly Pose[]): Set<PosePart> =>

@@ -51,6 +51,8 @@ export function spanOf(motion: Motion, own: Box, scene: Scene): Span | undefined
     case 'scrub':
       return spanOfRange(motion.range, own, scene)
     case 'opening':
+    case 'loop':
+    case 'strip':
       return { from: 0, to: 0 }
   }
 }

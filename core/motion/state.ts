@@ -56,6 +56,13 @@ function playedAt(motion: MotionOf<'reveal' | 'opening'>, span: Span, { scroll, 
   return ease(motion.easing ?? 'ease', motion.duration === 0 ? (time >= 0 ? 1 : 0) : time / motion.duration)
 }
 
+/** A loop as far as it has come after the time that the scroll took; at rest where the page stands still. */
+function loopAt(motion: MotionOf<'loop'>, own: Box, { scroll, speed }: At): Posed {
+  const ways = speed === undefined || speed <= 0 ? 0 : Math.max(0, scroll / speed - (motion.delay ?? 0)) / motion.duration
+  const share = !motion.anew && Math.floor(ways) % 2 === 1 ? 1 - (ways % 1) : ways % 1
+  return mixPoses(AT_REST, posed(motion.to, own), ease(motion.easing ?? 'ease', share))
+}
+
 /** How one motion has a block look at a scroll position, and the parts that it sets; nothing where it rests. */
 export function poseOf(
   motion: Motion,
@@ -71,6 +78,11 @@ export function poseOf(
       return { pose: { ...AT_REST, y: parallaxAt(motion, span, at.scroll) }, parts: new Set(['down']) }
     case 'scrub':
       return { pose: scrubAt(motion, span, own, at.scroll), parts: partsOf(motion.states.map((one) => one.pose)) }
+    case 'loop':
+      return { pose: loopAt(motion, own, at), parts: partsOf([motion.to]) }
+    // What passes in a strip is what is in the block, which stays where it is.
+    case 'strip':
+      return undefined
     case 'reveal':
     case 'opening': {
       const mixed = mixPoses(posed(motion.from, own), AT_REST, playedAt(motion, span, at))

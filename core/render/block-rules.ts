@@ -19,6 +19,7 @@ import { addDuotone, addPast, isBoxed, OF_IMAGE, type PicturesPrinted, scrimOf, 
 import { reachToCss } from './reach-rules'
 import type { Rule } from './rules'
 import { settingAt, type Surround } from './surround'
+import { pixels } from '#core/values/length'
 
 /**
  * What a block declares at one range of widths: on itself, on its image, on what it holds, on its scrim, its icon and the
@@ -93,6 +94,7 @@ function addPlacement(own: Declaration[], { span, start, position, ...values }: 
   if (reach) own.push(...reachToCss(reach))
 }
 
+const NOUGHT = pixels(0)
 const HELD = [
   { place: 'selfJustify', from: 'left', to: 'right', size: 'width', margin: 'margin-inline' },
   { place: 'selfAlign', from: 'top', to: 'bottom', size: 'height', margin: 'margin-block' },
@@ -102,9 +104,16 @@ const HELD = [
  * Where a held block stands between the edges: at one of them or in the middle, wherever its own distances say nothing
  * else. By margins, since alignment of positioned boxes is young, and in a flex box means the other axis.
  */
-function addHeld(own: Declaration[], values: StyleValues): void {
+function addHeld(own: Declaration[], block: Block, values: StyleValues, setting: Setting): void {
   for (const { place, from, to, size, margin } of HELD) {
     const at = values[place]
+    const ends = [from, to].map((edge) => values[edge] ?? (at === 'stretch' ? NOUGHT : undefined))
+    const shaped = size === 'height' && values.aspect !== undefined
+    // An image keeps its own size between two edges, as no box does (CSS 2, 10.3.8), so it is said.
+    if (block.kind === 'picture' && values[size] === undefined && !shaped && ends.every((one) => one !== undefined)) {
+      const taken = ends.map((one) => lengthToCss(one!, setting.viewportUnit)).filter((one) => one !== '0')
+      own.push([size, taken.length === 0 ? '100%' : `calc(100% - ${taken.join(' - ')})`])
+    }
     if (at === undefined) continue
     const both = at === 'center' || at === 'stretch'
     const free = values[from] === undefined && values[to] === undefined
@@ -140,7 +149,7 @@ function partsAt(block: Block, values: StyleValues, setting: Setting, boxed: boo
   // A drawing has a size of its own in its field, which says nothing of the px that it is shown at.
   if (hasTrait(block.kind, 'drawing') && values.width === undefined) own.push(['width', '100%'])
   const held = values.position === 'held'
-  if (held) addHeld(own, values)
+  if (held) addHeld(own, block, values, setting)
   for (const name in values) {
     const value = values[name as PropertyName]
     if (held && (name === 'selfJustify' || name === 'selfAlign')) continue

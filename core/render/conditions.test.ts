@@ -55,3 +55,32 @@ test('a form says its problems in the language of the page, and has a field that
   expect(html).toContain('Please fill this in.')
   expect(html).toMatch(/<input type="text" name="leave-empty" hidden[^>]* tabindex="-1" autocomplete="off" aria-hidden="true">/)
 })
+
+describe('a long form', () => {
+  const part = (...children: Block[]): Block => ({ ...newBlock('group', makeId), children }) as Block
+  const send = { ...newBlock('button', makeId), words: { en: ['Send'] } } as Block
+  const inParts = (...children: Block[]): Block => ({ ...form(...children), parts: true }) as Block
+
+  test('is filled in part by part, the first of them seen, and what leads on after the last', () => {
+    const { css, html, script } = printed(inParts(part(supper), part(diet), send))
+    expect(html).toMatch(/<form[^>]* data-parts="">/)
+    expect(html.match(/data-part=""/g)).toHaveLength(2)
+    expect(html.match(/data-shown=""/g)).toHaveLength(1)
+    expect(html).toContain(
+      '<div class="part-steps"><button type="button">Previous</button><span role="status">1 of 2</span><button type="button">Next</button></div><button',
+    )
+    expect(css).toMatch(/scripting:enabled\)\{.*\[data-part\]:not\(\[data-shown\]\)/)
+    expect(script).toContain('form[data-parts]')
+  })
+
+  test.each<[string, Block]>([
+    ['one part', inParts(part(supper), send)],
+    ['no part', inParts(supper, send)],
+    ['groups that nobody asked to be parts', form(part(supper), part(diet), send)],
+  ])('of %s is filled in as any other', (_, one) => {
+    const { css, html, script } = printed(one)
+    expect(html).not.toContain('part-steps')
+    expect(css).not.toContain('data-part')
+    expect(script).not.toContain('data-parts')
+  })
+})

@@ -43,8 +43,9 @@ export const FORM_SCRIPT = `for (const [nth, form] of document.querySelectorAll(
   settle()
   form.addEventListener('focusout', ({ target }) => target.value && target.willValidate && check(target))
   form.addEventListener('input', ({ target }) => target.ariaInvalid && check(target))
+  form.wrongIn = (box) => [...form.elements].filter((one) => box.contains(one) && one.willValidate && !check(one))[0]
   form.addEventListener('submit', (event) => {
-    const [wrong] = [...form.elements].filter((one) => one.willValidate && !check(one))
+    const wrong = form.wrongIn(form)
     wrong?.focus()
     if (wrong || sent) return event.preventDefault()
     const button = event.submitter

@@ -19,6 +19,8 @@ import {
   tableRules,
 } from './look-rules'
 import type { Rule } from './rules'
+import { partRules } from './part-rules'
+import { stripRules } from './strip-rules'
 import { slideshowRules, videoRules } from './show-rules'
 import { typeDeclarations, typeTokens } from './type-rules'
 
@@ -100,6 +102,8 @@ export function sharedRules(site: Site, uses: Uses): Rule[] {
     ...listRules(guide, has),
     ...plainRules(hasClass),
     ...slideshowRules(hasClass),
+    ...stripRules(hasClass),
+    ...partRules(hasClass),
     ...videoRules(has, hasClass),
     ...panelRules(has, hasClass),
   )
@@ -173,24 +177,35 @@ function readIn(value: string): readonly string[] {
   return names
 }
 
+/** All that a rule declares, in its keyframes too. */
+const declaredIn = ({ declarations, frames }: Rule): readonly Declaration[] =>
+  frames ? [...declarations, ...frames.flatMap((one) => one.declarations)] : declarations
+
 /** Puts the values of custom properties that are read once in the place where they are read. */
 export function inlineOnce(tokens: readonly Declaration[], rules: readonly Rule[]): { tokens: Declaration[]; rules: Rule[] } {
   const reads = new Map<string, number>()
+  const moved = new Set(rules.flatMap(({ frames = [] }) => frames.flatMap((one) => one.declarations.map(([name]) => name))))
   const count = (text: string) => {
     for (const name of readIn(text)) reads.set(name, (reads.get(name) ?? 0) + 1)
   }
   for (const [, value] of tokens) count(value)
-  for (const one of rules) for (const [, value] of one.declarations) count(value)
-  const values = new Map(tokens.filter(([name]) => reads.get(name) === 1))
+  for (const one of rules) for (const [, value] of declaredIn(one)) count(value)
+  // One that moves is read as it is at the time.
+  const values = new Map(tokens.filter(([name]) => reads.get(name) === 1 && !moved.has(name)))
   const put = (text: string): string =>
     readIn(text).some((name) => values.has(name))
       ? text.replace(/var\((--[\w-]+)\)/g, (all, name: string) => (values.has(name) ? put(values.get(name)!) : all))
       : text
+  const putIn = (list: readonly Declaration[]) => list.map(([name, value]): Declaration => [name, put(value)])
   return {
     tokens: tokens.filter(([name]) => !values.has(name)).map(([name, value]): Declaration => [name, put(value)]),
     rules: rules.map((one) =>
-      one.declarations.some(([, value]) => readIn(value).some((name) => values.has(name)))
-        ? { ...one, declarations: one.declarations.map(([name, value]): Declaration => [name, put(value)]) }
+      declaredIn(one).some(([, value]) => readIn(value).some((name) => values.has(name)))
+        ? {
+            ...one,
+            declarations: putIn(one.declarations),
+            ...(one.frames ? { frames: one.frames.map((each) => ({ ...each, declarations: putIn(each.declarations) })) } : {}),
+          }
         : one,
     ),
   }
@@ -207,6 +222,6 @@ export function usedTokens(tokens: readonly Declaration[], rules: readonly Rule[
       visit(values.get(name)!)
     }
   }
-  for (const rule of rules) for (const [, value] of rule.declarations) visit(value)
+  for (const rule of rules) for (const [, value] of declaredIn(rule)) visit(value)
   return tokens.filter(([name]) => kept.has(name))
 }

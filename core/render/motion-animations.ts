@@ -1,8 +1,10 @@
 import { short } from '#core/values/short'
 import { easingToCss } from '#core/motion/easing'
-import type { Line, Moment, Motion, Range } from '#core/motion/motion'
-import { isAdding, partsOf, type PosePart, poseToCss } from '#core/motion/pose'
+import type { Line, Moment, Motion, MotionOf, Range } from '#core/motion/motion'
+import type { Colour } from '#core/values/colour'
+import { isAdding, type MovedColours, partsOf, type PosePart, poseToCss, rolesMoved } from '#core/motion/pose'
 import type { Pose } from '#core/motion/pose-schema'
+import { posesOf } from '#core/motion/poses-of'
 import { OPENING_WAY } from '#core/motion/scene'
 import type { Declaration } from '#core/style/property'
 import type { Rule } from './rules'
@@ -46,7 +48,7 @@ function momentToCss({ edge, line }: Moment): string {
 
 export type TimelineOf = (section: string) => string | undefined
 
-function timelineOfRange(range: Range, timelineOf: TimelineOf): { timeline: string; range: string } | undefined {
+export function timelineOfRange(range: Range, timelineOf: TimelineOf): { timeline: string; range: string } | undefined {
   if (range.of === 'page')
     return range.begins < range.ends
       ? { timeline: 'scroll(root)', range: `${short(range.begins)}px ${short(range.ends)}px` }
@@ -55,7 +57,29 @@ function timelineOfRange(range: Range, timelineOf: TimelineOf): { timeline: stri
   return timeline ? { timeline, range: `${momentToCss(range.begins)} ${momentToCss(range.ends)}` } : undefined
 }
 
-const frame = (at: string, pose: Pose, parts: ReadonlySet<PosePart>) => ({ at, declarations: poseToCss(pose, parts) })
+/** What a colour comes to, as `#rrggbb` or with its alpha; a role that the guide has not is seen through. */
+export type HexOf = (colour: Colour) => string
+
+/** The colours that poses change. They are said in full, since one that is moved cannot be read where it is set. */
+const movedIn = (poses: readonly Pose[], hexOf: HexOf): MovedColours => ({
+  roles: rolesMoved(poses),
+  toCss: (role, colour) => hexOf(colour ?? { role }),
+})
+
+/** A custom property that moves has a type and a value to begin with (CSS Properties and Values 1, 2). */
+export const registered = (name: string, syntax: string, initial: string): Rule => ({
+  selector: `@property ${name}`,
+  below: null,
+  declarations: [
+    ['syntax', `"<${syntax}>"`],
+    ['inherits', 'true'],
+    ['initial-value', initial],
+  ],
+})
+
+/** What the control that pauses a section says to all that goes on and on in it. */
+export const GOES_ON = '--goes-on'
+const goingOn = `infinite var(${GOES_ON}, running)`
 
 /** Keyframes of what adds up with other motions, and of what stands for itself, each where there is any. */
 function split(
@@ -71,8 +95,35 @@ function split(
   ]
 }
 
+/** What the animations of a motion depend on besides it: other motions of its block, the page, and the block's own values. */
+export type AnimationSetting = {
+  several: boolean
+  timelineOf: TimelineOf
+  hexOf: HexOf
+  /** Between the blocks of a strip. */
+  gap: string
+  opacity?: number | undefined
+}
+
+const loopOf = (motion: MotionOf<'loop'>): string =>
+  [
+    seconds(motion.duration),
+    easingToCss(motion.easing ?? 'ease'),
+    ...(motion.delay ? [seconds(motion.delay)] : []),
+    ...(motion.anew ? [] : ['alternate']),
+    goingOn,
+  ].join(' ')
+
 /** CSS animations of one motion; none where it rests. */
-export function animationsOf(motion: Motion, name: string, several: boolean, timelineOf: TimelineOf, opacity = 1): Animation[] {
+export function animationsOf(
+  motion: Motion,
+  name: string,
+  { several, timelineOf, hexOf, gap, opacity = 1 }: AnimationSetting,
+): Animation[] {
+  const frame = (at: string, pose: Pose, parts: ReadonlySet<PosePart>) => ({
+    at,
+    declarations: poseToCss(pose, parts, movedIn(posesOf(motion), hexOf)),
+  })
   switch (motion.kind) {
     case 'parallax': {
       const opening = motion.rests === 'opening'
@@ -109,6 +160,25 @@ export function animationsOf(motion: Motion, name: string, several: boolean, tim
         adds,
       }))
     }
+    case 'loop':
+      return split(name, partsOf([motion.to]), several).map(({ name: each, parts, adds }) => ({
+        name: each,
+        frames: [frame('to', motion.to, parts)],
+        timing: loopOf(motion),
+        adds,
+      }))
+    case 'strip': {
+      // All blocks once, and the gap to their copy: half of what moves and of that gap.
+      const way = gap === '0' ? '-50%' : `calc(-50% - ${gap} / 2)`
+      return [
+        {
+          name,
+          frames: [{ at: 'to', declarations: [['translate', way]] }],
+          timing: `${seconds(motion.duration)} linear ${motion.to === 'right' ? 'reverse ' : ''}${goingOn}`,
+          adds: false,
+        },
+      ]
+    }
     case 'reveal':
     case 'opening': {
       if (motion.kind === 'reveal' && motion.of !== undefined && !timelineOf(motion.of)) return []
@@ -118,7 +188,7 @@ export function animationsOf(motion: Motion, name: string, several: boolean, tim
         ...(motion.delay ? [seconds(motion.delay)] : []),
         'both',
       ]
-      const hides = new Set([...partsOf([motion.from])].filter((part) => !isAdding(part)))
+      const hides = new Set([...partsOf([motion.from])].filter((part) => part === 'opacity' || part === 'clip'))
       const plays = split(name, partsOf([motion.from]), several).map(({ name: each, parts, adds }): Animation => ({
         name: each,
         // A clip cannot go over into none, so where it ends is said.

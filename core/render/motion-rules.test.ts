@@ -6,17 +6,26 @@ import type { Motion } from '#core/motion/motion'
 import { newSite } from '#core/site/defaults'
 import type { Style } from '#core/style/registry'
 import { testIds } from '#core/values/ids.fixture'
+import { pixels } from '#core/values/length'
 import { FORM_SCRIPT } from './form-script'
 import { MOTION_SCRIPT } from './motion-script'
+import { asPlain } from './motion-timelines'
 import { pageFile } from './own-links'
+import { PART_SCRIPT } from './part-script'
 import { minifyScript, PAGE_SCRIPT } from './page-script'
 import { PRESS_SCRIPT } from './press-script'
+import type { Rule } from './rules'
 import { printSite } from './site'
 
 type Printed = { css: string; html: string }
 
 /** A page of two sections, Work with a group of two texts, and Plan; the group has a style. */
-function printed(styleOf: (plan: string, narrow: string) => Style, engine?: 'plain' | 'calm', hidden = false): Printed {
+function printed(
+  styleOf: (plan: string, narrow: string) => Style,
+  engine?: 'plain' | 'calm',
+  hidden = false,
+  tag: 'div' | 'ul' = 'div',
+): Printed {
   const makeId = testIds()
   const made = newSite('Test', makeId)
   const text = (words: string): Block => ({ ...newBlock('text', makeId), words: { en: [words] } }) as Block
@@ -29,6 +38,7 @@ function printed(styleOf: (plan: string, narrow: string) => Style, engine?: 'pla
   const group = {
     ...newBlock('group', makeId),
     name: 'Passages',
+    element: tag,
     children: [text('One.'), text('Two.')],
     style: styleOf(plan.id, made.breakpoints.at(-1)!.id),
   }
@@ -49,6 +59,15 @@ const reveal = (more: Partial<Extract<Motion, { kind: 'reveal' }>> = {}): Motion
   line: { value: 75, unit: '%' },
   from: { opacity: 0, down: { value: 24, unit: 'px' } },
   duration: 0.6,
+  ...more,
+})
+const scrub = (more: Partial<Extract<Motion, { kind: 'scrub' }>> = {}): Motion => ({
+  kind: 'scrub',
+  range: { of: 'page', begins: 0, ends: 400 },
+  states: [
+    { at: 0, pose: {} },
+    { at: 100, pose: { scale: 2 } },
+  ],
   ...more,
 })
 /** What stands inside the query that asks an engine, and no further. */
@@ -90,15 +109,16 @@ describe('the rules of a motion', () => {
   })
 
   test('of a scrub goes from px to px of the page, by the share of each of its states', () => {
-    const { css } = withMotion({
-      kind: 'scrub',
-      range: { of: 'page', begins: 100, ends: 500 },
-      states: [
-        { at: 0, pose: { scale: 1 } },
-        { at: 40, pose: { scale: 1.5 } },
-        { at: 100, pose: { scale: 2 } },
-      ],
-    })
+    const { css } = withMotion(
+      scrub({
+        range: { of: 'page', begins: 100, ends: 500 },
+        states: [
+          { at: 0, pose: { scale: 1 } },
+          { at: 40, pose: { scale: 1.5 } },
+          { at: 100, pose: { scale: 2 } },
+        ],
+      }),
+    )
     expect(css).toContain('animation-range:100px 500px')
     expect(css).toMatch(/@keyframes work-passages-scrub\{[^@]*40%\{scale:1\.5\}/)
   })
@@ -169,6 +189,99 @@ describe('the rules of a motion', () => {
     expect(withMotion(...many).css.match(/@keyframes/g)?.length).toBe(8)
   })
 
+  test('of a loop goes on until it is paused, there and back or anew, and rests where none is wanted', () => {
+    const { css, html } = withMotion({ kind: 'loop', to: { turn: 5 }, duration: 4, easing: 'ease-in-out' })
+    const wanted = inside(css, '@media screen and (prefers-reduced-motion:no-preference)')
+    expect(wanted).toContain(
+      '.work-passages{animation:work-passages-loop 4s ease-in-out alternate infinite var(--goes-on,running)}',
+    )
+    expect(css).toContain('@keyframes work-passages-loop{to{rotate:5deg}}')
+    expect(wanted).toContain(':has(> .pause :checked){--goes-on:paused}')
+    expect(html).toContain(
+      '<label class="pause"><input type="checkbox" aria-label="Pause"><span aria-hidden="true"></span></label>',
+    )
+    expect(html).not.toContain('<script')
+    expect(css).toMatch(/\.pause\{display:none\}/)
+    expect(withMotion({ kind: 'loop', to: { turn: 360 }, duration: 4, anew: true }).css).not.toContain('alternate')
+  })
+
+  test('of a strip passes its blocks and a copy of them that is for the eye alone', () => {
+    const { css, html } = printed(() => ({ base: { gap: pixels(40), motion: [{ kind: 'strip', to: 'right', duration: 30 }] } }))
+    expect(css).toContain('.work-passages>.run{animation:work-passages-strip 30s linear reverse infinite var(--goes-on,running)}')
+    expect(css).toContain('translate:calc(-50% - 40px/2)')
+    expect(css).toContain('min-width:calc(200% + 40px)')
+    expect(html).toMatch(
+      /<div class="run"><div class="turn"><p[^>]*>One\.<\/p><p[^>]*>Two\.<\/p><\/div><div class="turn" aria-hidden="true" inert>/,
+    )
+  })
+
+  test('of a strip ends in the range that has none: its blocks wrap, and their copy is gone', () => {
+    const { css } = printed((_, narrow) => ({
+      base: { motion: [{ kind: 'strip', to: 'left', duration: 30 }] },
+      below: { [narrow]: { motion: 'none' } },
+    }))
+    const below = css.slice(css.lastIndexOf('width<640px'))
+    expect(below).toMatch(/\.turn\[aria-hidden\]\{display:none\}/)
+    expect(below).toMatch(/\.work-passages\{overflow:visible;flex-flow:row wrap\}/)
+  })
+
+  test('of a strip rests on what cannot pass, and what rests needs no pause', () => {
+    const text = printed(() => ({ base: { motion: [{ kind: 'strip', to: 'left', duration: 30 }] } }), undefined, false, 'ul')
+    expect(text.css).not.toContain('animation')
+    expect(text.html).not.toContain('class="run"')
+    expect(text.html).not.toContain('class="pause"')
+  })
+
+  test('of colours moves those of the guide, said in full, and only as far as the block reaches', () => {
+    const { css } = withMotion({
+      kind: 'loop',
+      to: { colours: { ink: { hex: '#FF0000', alpha: 0.5 }, gone: { role: 'nowhere' } } },
+      duration: 2,
+    })
+    const ink = newSite('Test', testIds())
+      .guide.colours.find((one) => one.role === 'ink')!
+      .hex.toLowerCase()
+    expect(css).toContain(`@property --ink{syntax:"<color>";inherits:true;initial-value:${ink}}`)
+    expect(css).toContain('to{--ink:#ff000080;--gone:transparent}')
+    expect(css).toMatch(/\.work-passages\{animation:[^}]*color:var\(--ink\)\}/)
+    // Where all is written in place once, what moves is still read as it is at the time.
+    expect(css).toMatch(/:root\{[^}]*--ink:/)
+  })
+
+  test('of a scrub that comes after the scroll moves the body along it, and the block by a transition', () => {
+    const states = [
+      { at: 0, pose: {} },
+      { at: 100, pose: { scale: 2, opacity: 0.5 } },
+    ]
+    const moment = (edge: 'top' | 'bottom') => ({ edge, line: { value: 50, unit: '%' } as const })
+    const own = { of: 'own', begins: moment('top'), ends: moment('bottom') } as const
+    const { css, html } = withMotion(scrub({ smooth: 0.4, states }), scrub({ range: own, smooth: 0.2, states }))
+    const scrolling = inside(css, '@supports (animation-timeline:view())')
+    expect(scrolling).toContain('animation:work-passages-scrub linear both,work-passages-scrub2 linear both')
+    expect(scrolling).toContain('animation-timeline:scroll(root),--work-passages-scrub2')
+    expect(scrolling).toContain('timeline-scope:--work-passages-scrub2')
+    expect(scrolling).toContain('scale:var(--work-passages-scrub-scale)')
+    expect(scrolling).toContain('transition:opacity .4s ease-out,scale .4s ease-out')
+    expect(css).toContain('@property --work-passages-scrub-scale{syntax:"<number>";inherits:true;initial-value:1}')
+    expect(html).not.toContain('<script')
+    const still = printed((_, narrow) => ({
+      base: { motion: [scrub({ smooth: 0.4, states })] },
+      below: { [narrow]: { motion: 'none' } },
+    })).css
+    expect(inside(still, '@supports (animation-timeline:view())')).toContain('.work-passages{opacity:1;scale:none;transition:none}')
+  })
+
+  test('of a block that has states goes with the scroll, since one transition cannot be two', () => {
+    const states = printed(() => ({
+      base: {
+        motion: [scrub({ smooth: 0.4 })],
+      },
+      hover: { ink: { role: 'accent' } },
+    })).css
+    expect(states).not.toContain('--work-passages-scrub-scale')
+    expect(states).toContain('100%{scale:2}')
+  })
+
   test('is not printed where none is wanted, and only what plays where nothing is known of scrolls', () => {
     const style = (): Style => ({ base: { motion: [reveal(), { kind: 'parallax', speed: 0.5 }] } })
     expect(printed(style, 'calm').css).not.toContain('animation')
@@ -180,18 +293,26 @@ describe('the rules of a motion', () => {
   })
 })
 
+test('an older engine passes over what it does not know, and keeps all else that is asked of engines', () => {
+  const rules = (
+    ['scrolling', 'triggered', 'waiting', 'waiting-scrolling', 'scripted', 'touch', 'printed', undefined] as const
+  ).map((when): Rule => ({ selector: 'p', below: null, declarations: [], ...(when ? { when } : {}) }))
+  expect(asPlain(rules).map((one) => one.when)).toEqual(['wanted', 'scripted', 'touch', 'printed', undefined])
+})
+
 describe('the scripts of pages', () => {
   const bytes = (script: string) => gzipSync(minifyScript(script), { level: 9 }).length
 
-  test('are small: what reveals is under 1 kB, what moves and is pressed under 3 kB, and forms under 1.2 kB', () => {
+  test('are small: what reveals is under 1 kB, what moves and is pressed under 3 kB, forms under 1.2 kB, and in parts under 1.5', () => {
     expect(bytes(MOTION_SCRIPT)).toBeLessThan(1000)
     expect(bytes(MOTION_SCRIPT) + bytes(`${PAGE_SCRIPT}\n${PRESS_SCRIPT}`)).toBeLessThan(3000)
     expect(bytes(FORM_SCRIPT)).toBeLessThan(1200)
+    expect(bytes(`${FORM_SCRIPT}\n${PART_SCRIPT}`)).toBeLessThan(1500)
   })
 
   test('share the scope of their page, so no name is declared twice', () => {
     const names = (script: string) => [...script.matchAll(/^(?:const|let|function) (\w+)/gm)].map(([, name]) => name)
-    const both = [MOTION_SCRIPT, PAGE_SCRIPT, PRESS_SCRIPT, FORM_SCRIPT].flatMap(names)
+    const both = [MOTION_SCRIPT, PAGE_SCRIPT, PRESS_SCRIPT, FORM_SCRIPT, PART_SCRIPT].flatMap(names)
     expect(new Set(both).size).toBe(both.length)
   })
 })

@@ -1,23 +1,32 @@
 import type { Block } from '#core/blocks/index'
+import { mayPass, RUN } from '#core/blocks/strip'
 import type { Breakpoint } from '#core/grid/breakpoint'
 import { originOf } from '#core/motion/followed'
-import { MOST_MOTIONS, type Motion, motionsIn } from '#core/motion/motion'
+import { MOST_MOTIONS, motionsIn } from '#core/motion/motion'
 import { isStaggered } from '#core/motion/turns'
 import { valuesByRange } from '#core/style/cascade'
 import { motionsOf } from '#core/style/motions-of'
-import { statesOfStyle } from '#core/style/registry'
+import { statesOfStyle, type StyleValues } from '#core/style/registry'
+import { lengthToCss } from '#core/style/css-values'
+import { rolesMoved } from '#core/motion/pose'
+import { posesOf } from '#core/motion/poses-of'
 import type { Declaration } from '#core/style/property'
 import {
   type Animation,
   animationsOf,
   belowLine,
+  type HexOf,
   lineToCss,
   PAGE_END,
+  registered,
   seconds,
   type TimelineOf,
   triggerOf,
 } from './motion-animations'
+import { endedIn } from './motion-ends'
 import type { When, Rule } from './rules'
+import { isSmooth, smoothRules } from './smooth-rules'
+import { stripMoving } from './strip-rules'
 
 /** The class that the script puts on the page where it starts what is waiting. */
 export const MOVES = 'moves'
@@ -79,20 +88,35 @@ function rulesAt(
   name: string,
   className: string,
   below: number | null,
-  motions: readonly Motion[],
+  { motion: motions, gap, ink }: StyleValues,
   timelineOf: TimelineOf,
+  hexOf: HexOf,
 ): Rule[] {
-  const active = motions.slice(0, MOST_MOTIONS)
-  const several = active.length > 1 || hasOwnWay(block)
+  const active = motionsIn(motions)
+    .slice(0, MOST_MOTIONS)
+    .filter((one) => one.kind !== 'strip' || mayPass(block))
+  const free = !hasOwnWay(block)
+  const several = active.length > 1 || !free
+  const smooth: Rule[] = []
+  const setting = { several, timelineOf, hexOf, gap: gap ? lengthToCss(gap) : '0', opacity: block.style.base?.opacity }
   const all = active.map((motion, i) => {
     const nth = active.slice(0, i).some((one) => one.kind === motion.kind) ? i + 1 : ''
     const of = `${name}-${motion.kind}${nth}`
-    return { motion, name: of, animations: animationsOf(motion, of, several, timelineOf, block.style.base?.opacity) }
+    if (motion.kind === 'scrub' && isSmooth(block, motion, free)) {
+      smooth.push(...smoothRules(motion, of, className, below, timelineOf, hexOf))
+      return { motion, name: of, animations: [] }
+    }
+    return { motion, name: of, animations: animationsOf(motion, of, setting) }
   })
-  const own = all.filter(({ motion }) => !isStaggered(motion)).flatMap((one) => one.animations)
+  const own = all.filter(({ motion }) => !isStaggered(motion) && motion.kind !== 'strip').flatMap((one) => one.animations)
   const origin = originOf(active)
-  const about: Declaration[] = origin ? [['transform-origin', origin]] : []
-  const rules: Rule[] = []
+  const roles = rolesMoved(active.flatMap(posesOf))
+  const about: Declaration[] = [
+    ...(origin ? [['transform-origin', origin] as const] : []),
+    // Words take their colour from around the block, where it has been worked out already.
+    ...(roles.includes('ink') && !ink ? [['color', 'var(--ink)'] as const] : []),
+  ]
+  const rules: Rule[] = [...roles.map((role) => registered(`--${role}`, 'color', hexOf({ role }))), ...smooth]
   const add = (when: When, selector: string, declarations: Declaration[]) => {
     if (declarations.length > 0) rules.push({ selector: whereWaiting(when, selector), below, declarations, when })
   }
@@ -103,6 +127,11 @@ function rulesAt(
     }
   }
   set(`.${className}`, own)
+  for (const { motion, animations } of all)
+    if (motion.kind === 'strip') {
+      set(`.${className} > .${RUN}`, animations)
+      for (const [inside, declarations] of stripMoving(setting.gap)) add('wanted', `.${className}${inside}`, declarations)
+    }
   for (const { motion, animations } of all) {
     if (!isStaggered(motion) || animations.length === 0) continue
     set(`:where(.${className}) > *`, animations)
@@ -141,29 +170,23 @@ function rulesAt(
  * known to the engine, or printed.
  * @param timelineOf the timeline of a section that stands on the page
  */
-export function motionRules(block: Block, className: string, breakpoints: readonly Breakpoint[], timelineOf: TimelineOf): Rule[] {
+export function motionRules(
+  block: Block,
+  className: string,
+  breakpoints: readonly Breakpoint[],
+  timelineOf: TimelineOf,
+  hexOf: HexOf,
+): Rule[] {
   const ranges = valuesByRange(block.style, breakpoints)
   const rules: Rule[] = []
-  ranges.forEach(({ motion }, index) => {
+  ranges.forEach((values, index) => {
+    const { motion } = values
     const before = index === 0 ? undefined : ranges[index - 1]!.motion
     if (motion === before) return
     const { below } = breakpoints[index]!
-    const made = rulesAt(
-      block,
-      index === 0 ? className : `${className}-${index + 1}`,
-      className,
-      below,
-      motionsIn(motion),
-      timelineOf,
-    )
+    const made = rulesAt(block, index === 0 ? className : `${className}-${index + 1}`, className, below, values, timelineOf, hexOf)
     // A motion that has none where another one has it ends there.
-    if (before) {
-      const selectors = new Map(rules.filter((one) => one.when && !one.frames).map((one) => [`${one.when} ${one.selector}`, one]))
-      const said = new Set(made.map((one) => `${one.when} ${one.selector}`))
-      for (const [key, one] of selectors)
-        if (!said.has(key) && one.declarations.some(([property]) => property === 'animation'))
-          made.unshift({ ...one, below, declarations: [['animation', 'none']] })
-    }
+    if (before) made.unshift(...endedIn(rules, made, below, block))
     rules.push(...made)
   })
   return rules

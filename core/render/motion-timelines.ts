@@ -41,6 +41,7 @@ export function timelineRules(site: Site): Rule[] {
       selector: 'body',
       below: null,
       when: 'scrolling',
+      adds: true,
       declarations: [['timeline-scope', names.map((name) => `--${name}`).join(', ')]],
     },
     ...names.map((name): Rule => ({
@@ -52,9 +53,9 @@ export function timelineRules(site: Site): Rule[] {
   ]
 }
 
+/** What an engine without timelines of the scroll passes over. */
+const NEW: ReadonlySet<Rule['when']> = new Set(['scrolling', 'triggered', 'waiting-scrolling'])
+
 /** The rules for an engine that knows no timelines of the scroll, whatever engine they run in. */
 export const asPlain = (rules: readonly Rule[]): Rule[] =>
-  rules.flatMap((rule): Rule[] => {
-    if (rule.when === undefined || rule.when === 'wanted') return [rule]
-    return rule.when === 'waiting' ? [{ ...rule, when: 'wanted' }] : []
-  })
+  rules.filter(({ when }) => !NEW.has(when)).map((rule) => (rule.when === 'waiting' ? { ...rule, when: 'wanted' } : rule))

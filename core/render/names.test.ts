@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
 import { newBlock, newSection } from '#core/blocks/defaults'
+import type { Motion } from '#core/motion/motion'
 import { newSite } from '#core/site/defaults'
 import { testIds } from '#core/values/ids.fixture'
 import type { Section } from '#core/blocks/index'
@@ -78,4 +79,30 @@ test('blocks of one name that are styled alike share a class, in containers that
     ['story-group', 'story-text', 'story-text'],
     ['story-group-2', 'story-text-2', 'story-text-2'],
   ])
+})
+
+test('a section may be called what a part of a strip or of a form is', () => {
+  const base = newSite('Test', makeId)
+  const sections = ['Run', 'Turn', 'Pause', 'Part steps'].map((name) => ({ ...newSection('story', makeId), name }))
+  const classes = sectionClasses({ ...base, pages: [{ ...base.pages[0]!, sections }] })
+  expect([...classes.values()]).toEqual(['section-run', 'section-turn', 'section-pause', 'section-part-steps'])
+})
+
+test('blocks alike share a class, but for those that come after the scroll, whose timelines are their own', () => {
+  const scrub = (smooth?: number): Motion => ({
+    kind: 'scrub',
+    range: { of: 'page', begins: 0, ends: 400 },
+    ...(smooth === undefined ? {} : { smooth }),
+    states: [
+      { at: 0, pose: {} },
+      { at: 100, pose: { scale: 2 } },
+    ],
+  })
+  const namesOf = (motion: Motion) => {
+    const children = [1, 2].map(() => ({ ...newBlock('text', makeId), style: { base: { motion: [motion] } } }))
+    const names = blockClasses({ ...newSection('story', makeId), children }, 'story')
+    return children.map(({ id }) => names.get(id)!.name)
+  }
+  expect(namesOf(scrub())).toEqual(['story-text', 'story-text'])
+  expect(namesOf(scrub(0.3))).toEqual(['story-text', 'story-text-2'])
 })

@@ -1,5 +1,6 @@
 import type { Block, Section } from '#core/blocks/index'
 import type { Site } from '#core/site/schema'
+import { isStrip, RUN } from '#core/blocks/strip'
 import { isContainer } from '#core/blocks/tree'
 
 const slugs = new Map<string, string>()
@@ -56,6 +57,10 @@ function reservedWords(site: Site): Set<string> {
     'one',
     'over',
     'fold',
+    'run',
+    'turn',
+    'pause',
+    'part',
   ]
   return new Set(names.map((name) => name.split('-')[0]!))
 }
@@ -98,7 +103,8 @@ function ownRulesOf(block: Block): string {
     case 'picture':
       return String(block.link !== undefined)
     case 'group':
-      return block.oneShown ? JSON.stringify([block.panel, block.change]) : (block.panel ?? '')
+      if (block.oneShown) return JSON.stringify([block.panel, block.change])
+      return isStrip(block) ? RUN : (block.panel ?? '')
     case 'nav':
       return block.folds ? JSON.stringify(block.folds) : ''
     case 'field':
@@ -113,7 +119,9 @@ function likeness(block: Block): string {
   const held = isContainer(block)
     ? block.children.map(({ style }) => (styleText(style).includes('"position"') ? styleText(style) : '')).join('')
     : ''
-  return `${block.kind}|${styleText(block.style)}|${ownRulesOf(block)}|${held}`
+  // One that comes after the scroll has a timeline and figures of its own, which no other may share.
+  const alone = styleText(block.style).includes('"smooth"') ? block.id : ''
+  return `${block.kind}|${styleText(block.style)}|${ownRulesOf(block)}|${held}|${alone}`
 }
 
 /** The class of a block, and a key that also names the classes of all that it holds. */

@@ -6,7 +6,7 @@ import { makeId } from '#core/deck/deck.fixture'
 import { newSite } from '#core/site/defaults'
 import type { Section } from '#core/blocks/index'
 import type { Site } from '#core/site/schema'
-import { ownParts, linkOfHref } from './own-links'
+import { fileAddresses, ownParts, linkOfHref } from './own-links'
 import { printSite } from './site'
 
 const start = newSite('Boats', makeId)
@@ -66,5 +66,36 @@ describe('a link into a section', () => {
     for (const href of ['https://a.example/index.html#fares', 'mailto:a@b.example', 'tel:1', '//a.example/x'])
       expect(ownParts(start, href)).toBeUndefined()
     expect(ownParts(start, '#fares')).toMatchObject({ path: '', anchor: 'fares' })
+  })
+})
+
+describe('a link to a file', () => {
+  const file = (id: string, name: string) => ({ id, name, hash: 'a'.repeat(64), bytes: 10 })
+  const site: Site = {
+    ...withSections({ ...call, children: [{ ...call.children[0]!, link: { file: 'two' } } as Section['children'][number]] }),
+    files: [file('one', 'Tide tables.PDF'), file('two', 'tide-tables.pdf'), file('three', 'Week 3.ics')],
+  }
+
+  test('leads to the file under its own name, made unique', () => {
+    expect([...fileAddresses(site).values()]).toEqual(['files/tide-tables.pdf', 'files/tide-tables-2.pdf', 'files/week-3.ics'])
+    expect(fileAddresses(start).size).toBe(0)
+    const html = (of: Site) =>
+      printSite(of, { style: 'minified', addresses: { ...addresses, file: (one) => fileAddresses(of).get(one.id)! } }).pages[0]!
+        .html
+    expect(html(site)).toContain('href="files/tide-tables-2.pdf"')
+    expect(html({ ...site, files: [] })).toContain('href="#"')
+  })
+
+  test('is written in the deck as its address, and read from there', () => {
+    const { read, write } = deckLinks(site)
+    expect(write({ file: 'two' })).toBe('files/tide-tables-2.pdf')
+    expect(read('files/tide-tables-2.pdf')).toEqual({ file: 'two' })
+    expect(write({ file: 'gone' })).toBe('')
+    expect(deckLinks({ ...site, files: [] }).read('files/tide-tables-2.pdf')).toBeUndefined()
+  })
+
+  test('that is gone is named', () => {
+    expect(brokenLinks(site)).toEqual([])
+    expect(brokenLinks({ ...site, files: [] })[0]!.sentence).toContain('leads to a file that is gone')
   })
 })

@@ -1,10 +1,28 @@
 import type { Link } from '#core/values/link'
 import type { Page, Site } from '#core/site/schema'
 import type { Section } from '#core/blocks/index'
-import { sectionClasses, sectionName, slug } from './names'
+import { endingOf, type LinkedFile } from '#core/site/linked-file'
+import { sectionClasses, sectionName, slug, unique } from './names'
 
 /** The file that a page is written to. */
 export const pageFile = (page: Page): string => (page.address === '' ? 'index.html' : `${page.address}.html`)
+
+const fileNames = new WeakMap<readonly LinkedFile[], Map<string, string>>()
+
+/** The addresses of the files that links lead to, by their ids: their own names, made unique. */
+export function fileAddresses({ files }: Pick<Site, 'files'>): Map<string, string> {
+  const known = files && fileNames.get(files)
+  if (known) return known
+  const taken = new Set<string>()
+  const named = (files ?? []).map(({ id, name }): [string, string] => {
+    const ending = endingOf(name)!
+    // Two files of one name may have two endings, so their names alone are made unique.
+    return [id, `files/${unique(slug(name.slice(0, -ending.length - 1)), taken)}.${ending}`]
+  })
+  const addresses = new Map(named)
+  if (files) fileNames.set(files, addresses)
+  return addresses
+}
 
 /** True for an address that is within the site: a file name, with or without a section. */
 export const isOwn = (href: string): boolean => !/^([a-z][a-z0-9+.-]*:|\/\/)/i.test(href)
@@ -38,6 +56,8 @@ export function linkOfHref(
   anchors: ReadonlyMap<string, string> = sectionClasses(site),
 ): Link | undefined {
   const parts = ownParts(site, href)
+  const file = parts && [...fileAddresses(site)].find(([, address]) => address === parts.path)
+  if (file) return { file: file[0] }
   if (!parts?.page) return undefined
   if (parts.anchor === '') return { page: parts.page.id }
   const section = sectionAt(parts.page, parts.anchor, anchors)

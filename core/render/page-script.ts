@@ -1,6 +1,7 @@
 import type { Element } from 'hast'
 import { ONE_SHOWN } from '#core/blocks/panel'
 import { FORM_SCRIPT } from './form-script'
+import { PART_SCRIPT } from './part-script'
 import { PRESS_SCRIPT } from './press-script'
 
 /**
@@ -100,6 +101,7 @@ const PARTS: { text: string; needed: (element: Element) => boolean }[] = [
       (properties.className as string[] | undefined)?.includes(ONE_SHOWN) === true,
   },
   { text: FORM_SCRIPT, needed: ({ properties }) => 'dataSaid' in properties },
+  { text: PART_SCRIPT, needed: ({ properties }) => 'dataParts' in properties },
 ]
 
 /** The script that elements need; nothing where all works without one. */

@@ -1,7 +1,10 @@
 import type { Element, ElementContent } from 'hast'
 import { type Block, type BlockOf, kindOf, type Section, sharedClass } from '#core/blocks/index'
 import type { Page, Site } from '#core/site/schema'
+import { pauseOf } from '#core/blocks/strip'
 import { isContainer } from '#core/blocks/tree'
+import { writtenOut } from '#core/style/written-out'
+import { GOES_ON } from './motion-animations'
 import { showsOne } from '#core/blocks/panel'
 import { isFilm } from '#core/picture/picture'
 import { picturesById } from '#core/site/tree'
@@ -37,6 +40,10 @@ const NOTHING_DRAWN: DrawnIn = () => undefined
 
 /** Width of a poster, px of the page. */
 const POSTER = 800
+
+/** True where something that is printed moves on and on by itself, so that it must be paused. */
+const goesOn = (rules: readonly Rule[]): boolean =>
+  rules.some(({ declarations }) => declarations.some(([name, value]) => name === 'animation' && value.includes(GOES_ON)))
 
 /** One section as it is printed: its element, and the rules of all blocks in it. */
 export type RenderedSection = { id: string; element: Element; rules: readonly Rule[] }
@@ -129,10 +136,16 @@ export function createRenderer(options: RenderOptions) {
     if (behaviour) own.push(...behaviour.conditionsOf(block, `.${name}`, form))
     if (behaviour?.motionOf)
       own.push(
-        ...behaviour.motionOf(block, name, site.breakpoints, (id) => {
-          const followed = section(id)
-          return followed === undefined ? undefined : `--${followed}`
-        }),
+        ...behaviour.motionOf(
+          block,
+          name,
+          site.breakpoints,
+          (id) => {
+            const followed = section(id)
+            return followed === undefined ? undefined : `--${followed}`
+          },
+          (colour) => writtenOut(colour, site.guide.colours),
+        ),
       )
     let rules: readonly Rule[] = own
     const children: ElementContent[] = []
@@ -149,7 +162,11 @@ export function createRenderer(options: RenderOptions) {
         const from = showsOne(block) ? block.steps?.at.find((one) => one.block === child.id)?.of : undefined
         const start = from === undefined ? undefined : (section(from) ?? panels.get(from)?.id)
         const placed = strayed ? { ...printed.element, tagName: 'p' } : printed.element
-        children.push(start === undefined ? placed : { ...placed, properties: { ...placed.properties, dataFrom: start } })
+        const more = {
+          ...(start === undefined ? {} : { dataFrom: start }),
+          ...(block.kind === 'form' && block.parts && child.kind === 'group' && !options.editing ? { dataPart: '' } : {}),
+        }
+        children.push(Object.keys(more).length === 0 ? placed : { ...placed, properties: { ...placed.properties, ...more } })
         for (const one of printed.rules) all.push(one)
       }
       rules = all
@@ -159,6 +176,7 @@ export function createRenderer(options: RenderOptions) {
       own.length > 0 || block.kind === 'section' || (behaviour && isAnswered(block, ancestors)) ? name : '',
     ].filter((one) => one !== '')
     const { language, addresses, editing } = options
+    if (block.kind === 'section' && behaviour?.motionOf && goesOn(rules)) children.push(pauseOf(options))
     const rendered = kindOf(block.kind).element(block, {
       language,
       editing,

@@ -36,7 +36,7 @@ const OVER_ALL: Declaration[] = [
   ['max-height', 'none'],
   ['margin', '0'],
 ]
-const BUTTON: Declaration[] = [
+export const BUTTON: Declaration[] = [
   ['min-height', '44px'],
   ['padding', '0 16px'],
   ['border', '1px solid currentcolor'],

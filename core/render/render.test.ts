@@ -8,7 +8,7 @@ import { testIds } from '#core/values/ids.fixture'
 import type { Block, Section } from '#core/blocks/index'
 import type { Site } from '#core/site/schema'
 import { walkPage } from '#core/site/tree'
-import type { Style } from '#core/style/registry'
+import type { Style, StyleValues } from '#core/style/registry'
 import { pixels } from '#core/values/length'
 import { role } from '#core/values/colour'
 import { SOURCES } from '#core/render/sources'
@@ -25,7 +25,7 @@ const options: RenderOptions = {
   addresses: {
     picture: (picture, width) => `${picture.name}-${width}`,
     sources: SOURCES,
-    link: (link) => ('href' in link ? link.href : `#${link.page}`),
+    link: (link) => ('href' in link ? link.href : 'page' in link ? `#${link.page}` : link.file),
     form: (form) => form.sendTo ?? '#',
   },
 }
@@ -118,6 +118,17 @@ describe('the CSS of a block', () => {
     const css = cssOf(made('group', {}, { children: [made('text', { base: { position: 'held', top: pixels(4) } }, words('a'))] }))
     expect(css).toContain('.opening-group{display:flex;flex-direction:column;position:relative;isolation:isolate}')
     expect(css).toContain('.opening-text{grid-area:auto;position:absolute;top:4px}')
+  })
+
+  test('a picture that is held between two edges reaches both, and keeps a shape of its own', () => {
+    const edges = { top: pixels(0), bottom: pixels(24), left: pixels(0), right: pixels(0) }
+    const held = (style: StyleValues) =>
+      cssOf(
+        made('group', {}, { children: [made('picture', { base: { position: 'held', ...edges, ...style } }, { picture: 'sky' })] }),
+      )
+    expect(held({})).toContain('width:100%;height:calc(100% - 24px)')
+    expect(held({ aspect: { width: 3, height: 2 } })).not.toContain('height:calc')
+    expect(held({ height: pixels(200) })).not.toContain('height:calc')
   })
 
   test('a block behind the others lies over the ground of what holds them', () => {

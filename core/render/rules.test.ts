@@ -5,7 +5,7 @@ import { newSite } from '#core/site/defaults'
 import { testIds } from '#core/values/ids.fixture'
 import type { StyleValues } from '#core/style/registry'
 import { rulesOf } from './block-rules'
-import { mediaBelow, printRules, type Rule } from './rules'
+import { joinLists, mediaBelow, printRules, type Rule } from './rules'
 import { stateRules } from './state-rules'
 import { pageSurround } from './surround'
 
@@ -91,4 +91,24 @@ test('what cannot be eased is changed at once: no transition is written for it',
   }
   expect(eased({ underline: true })).not.toContain('transition')
   expect(eased({ underline: true, opacity: 0.5 })).toContain('transition:opacity .15s}')
+})
+
+test('rules whose lists go on are one, where the first of them stood', () => {
+  const body = (value: string, more: Partial<Rule> = {}): Rule => ({
+    selector: 'body',
+    below: null,
+    declarations: [['animation', value]],
+    adds: true,
+    ...more,
+  })
+  const other: Rule = { selector: 'p', below: null, declarations: [['color', 'red']] }
+  const joined = joinLists([body('a'), other, body('b'), body('c', { when: 'scrolling' }), body('d', { below: 640 })])
+  expect(joined.map((one) => one.declarations[0]![1])).toEqual(['a, b', 'red', 'c', 'd'])
+})
+
+test('at-rules are not written under one another’s names', () => {
+  const typed = (name: string): Rule => ({ selector: `@property ${name}`, below: null, declarations: [['syntax', '"<number>"']] })
+  expect(printRules([typed('--a'), typed('--b'), typed('--a')], 'minified')).toBe(
+    '@property --a{syntax:"<number>"}@property --b{syntax:"<number>"}',
+  )
 })

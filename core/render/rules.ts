@@ -8,6 +8,8 @@ export type Rule = {
   declarations: readonly Declaration[]
   /** What the rule asks of the visitor and of the engine; nothing for most. */
   when?: When
+  /** True where its values are lists that go on with those of other such rules of the same selector. */
+  adds?: true
   /** Keyframes, by their name, in place of a selector. */
   frames?: readonly { at: string; declarations: readonly Declaration[] }[]
 }
@@ -88,18 +90,19 @@ const bodyOf = (rule: Rule, style: Layout, indent: string): string => {
   return list.map(([name, value]) => `${indent}  ${name}: ${value};\n`).join('')
 }
 
-/** Writes equal rule sets once, under all their selectors, where the first of them stood. */
+/** Writes equal rule sets once, under all their selectors, where the first of them stood; at-rules take no lists of selectors. */
 function group(rules: readonly Rule[], style: Layout, indent: string): string {
-  const bodies = new Map<string, string[]>()
+  const bodies = new Map<string, { body: string; selectors: string[] }>()
   for (const rule of rules) {
     if (rule.declarations.length === 0) continue
     const body = bodyOf(rule, style, indent)
-    const selectors = bodies.get(body)
-    if (!selectors) bodies.set(body, [rule.selector])
-    else if (!selectors.includes(rule.selector)) selectors.push(rule.selector)
+    const key = rule.selector.startsWith('@') ? `${rule.selector}${body}` : body
+    const known = bodies.get(key)
+    if (!known) bodies.set(key, { body, selectors: [rule.selector] })
+    else if (!known.selectors.includes(rule.selector)) known.selectors.push(rule.selector)
   }
   let text = ''
-  for (const [body, selectors] of bodies) {
+  for (const { body, selectors } of bodies.values()) {
     text +=
       style === 'minified'
         ? `${selectors.map(minifySelector).join(',')}{${body}}`
@@ -116,6 +119,29 @@ function wrapped(prelude: string, inner: string, style: Layout): string {
 }
 
 const minifyPrelude = (prelude: string) => prelude.replace(/: /g, ':')
+
+/** Rules whose lists go on with each other, as one where the first of them stood. */
+export function joinLists(rules: readonly Rule[]): Rule[] {
+  const joined = new Map<string, Map<string, string[]>>()
+  const out: Rule[] = []
+  for (const rule of rules) {
+    if (!rule.adds) {
+      out.push(rule)
+      continue
+    }
+    const key = `${rule.when} ${rule.below} ${rule.selector}`
+    let lists = joined.get(key)
+    if (!lists) {
+      joined.set(key, (lists = new Map()))
+      out.push(rule)
+    }
+    for (const [name, value] of rule.declarations) lists.set(name, [...(lists.get(name) ?? []), value])
+  }
+  return out.map((rule) => {
+    const lists = rule.adds && joined.get(`${rule.when} ${rule.below} ${rule.selector}`)
+    return lists ? { ...rule, declarations: [...lists].map(([name, values]) => [name, values.join(', ')]) } : rule
+  })
+}
 
 /** Keyframes, each name once. */
 function printFrames(rules: readonly Rule[], style: Layout): string {

@@ -6,7 +6,7 @@ import type { Rule } from './rules'
 const rule = (selector: string, declarations: Declaration[]): Rule => ({ selector, below: null, declarations })
 
 /** A control that lies on what is shown: large enough to be hit, and seen on light and dark. */
-const CONTROL: Declaration[] = [
+export const CONTROL: Declaration[] = [
   ['display', 'grid'],
   ['place-items', 'center'],
   ['width', '44px'],

@@ -2,6 +2,7 @@ import type { Element, Root } from 'hast'
 import { format } from 'hast-util-format'
 import { htmlText } from './html-text'
 import type { BlockOf } from '#core/blocks/index'
+import type { LinkedFile } from '#core/site/linked-file'
 import type { Page, Site } from '#core/site/schema'
 import type { WebChoices } from '#core/picture/measured'
 import type { Icon } from '#core/values/icon'
@@ -19,7 +20,7 @@ import { MOTION_SCRIPT, needsMotionScript, PLAIN_MOTION_SCRIPT } from './motion-
 import { minifyScript, scriptFor } from './page-script'
 import { skipLink } from './skip'
 import { SOURCES } from './sources'
-import { printRules, type Rule, type Layout } from './rules'
+import { joinLists, printRules, type Rule, type Layout } from './rules'
 import { inlineOnce, sharedRules, tokenDeclarations, usedTokens, withTokens } from './guide-rules'
 
 /** Where the files of a printed site are, seen from its pages; the stylesheet's own URLs are seen from the stylesheet. */
@@ -35,6 +36,8 @@ export type SiteAddresses = {
   motionScript?: string
   /** Where an icon is, in a file of all. */
   icon?: ((icon: Icon, centred: boolean) => string) | undefined
+  /** Where a file is that links lead to. */
+  file?: ((file: LinkedFile) => string) | undefined
   /** Where the captions of a video are, in a language. */
   captions?: ((block: BlockOf<'video'>, language: string) => string) | undefined
   font: (file: FontFile) => string
@@ -69,11 +72,15 @@ export type PrintedSite = {
 /** What may be typed into the fields of a form, besides what the page shows. */
 const TYPED = Array.from({ length: 95 }, (_, i) => String.fromCharCode(32 + i)).join('')
 
-function linkTo(site: Site, anchors: Map<string, string>, address: (page: Page) => string) {
+function linkTo(site: Site, anchors: Map<string, string>, address: (page: Page) => string, file?: (file: LinkedFile) => string) {
   return (link: Link): string => {
     const found = 'href' in link ? linkOfHref(site, link.href, anchors) : link
     if (!found) return 'href' in link ? link.href : '#'
     if ('href' in found) return found.href
+    if ('file' in found) {
+      const led = site.files?.find((one) => one.id === found.file)
+      return (led && file?.(led)) ?? '#'
+    }
     const page = site.pages.find((one) => one.id === found.page)
     if (!page) return '#'
     const anchor = found.section === undefined ? undefined : anchors.get(found.section)
@@ -138,14 +145,15 @@ function stylesheet(
   const classes = new Set<string>()
   const tags = new Set<string>()
   for (const tree of trees) collect(tree, classes, tags)
-  const shared = [
+  const all = joinLists([
     ...sharedRules(site, { classes, tags }),
     ...(options.engine ? [] : timelineRules(site)),
     ...(options.engine === 'calm' ? [] : travelRules(site)),
-  ]
-  const tokens = usedTokens(tokenDeclarations(site), [...shared, ...rules])
-  const fonts = usedFonts(site, tokens, tags, [...shared, ...rules], trees)
-  const final = options.style === 'minified' ? inlineOnce(tokens, [...shared, ...rules]) : { tokens, rules: [...shared, ...rules] }
+    ...rules,
+  ])
+  const tokens = usedTokens(tokenDeclarations(site), all)
+  const fonts = usedFonts(site, tokens, tags, all, trees)
+  const final = options.style === 'minified' ? inlineOnce(tokens, all) : { tokens, rules: all }
   const css = printRules(withTokens(final.rules, final.tokens), options.style)
   const faces = fonts.map((file) =>
     fontFaceCss(
@@ -199,7 +207,7 @@ function textOf(node: Root | Element): string {
 export function printSite(site: Site, options: PrintOptions): PrintedSite {
   const language = options.language ?? site.language
   const { addresses } = options
-  const link = linkTo(site, sectionClasses(site), addresses.page)
+  const link = linkTo(site, sectionClasses(site), addresses.page, addresses.file)
   const render = createRenderer({
     language,
     editing: false,

@@ -2,7 +2,7 @@ import type { Block, Section } from '#core/blocks/index'
 import { walk, withChildren } from '#core/blocks/tree'
 import type { Guise, SharedBlock } from '#core/site/shared'
 import type { Page, Site } from '#core/site/schema'
-import type { Place } from '#core/site/tree'
+import { type Place, withNames } from '#core/site/tree'
 
 /** A block that is a copy of a shared one. */
 export type Copy = Block & { copyOf: NonNullable<Block['copyOf']> }
@@ -60,7 +60,16 @@ export const blockOfPart = (shared: SharedBlock, copy: Copy, part: string): Bloc
 
 /** A block that is no copy any more, nor anything in it; the same object if it was none. */
 export function independent<B extends Block>(block: B): B {
-  const held = withChildren(block, independent)
+  const free = plain(block)
+  const { copyOf } = block
+  if (!copyOf) return free
+  // What named a part of the shared block, or what that was made of, names the block that it is here.
+  const own = new Map([...walk(block)].flatMap((one) => (one.sharedPart === undefined ? [] : [[one.sharedPart, one.id]])))
+  return withNames(free, (id) => own.get(id) ?? own.get(derivedId(copyOf.shared, id)))
+}
+
+function plain<B extends Block>(block: B): B {
+  const held = withChildren(block, plain)
   if (held.copyOf === undefined && held.sharedPart === undefined) return held
   const { copyOf: _, sharedPart: _p, ...rest } = held
   return rest as unknown as B

@@ -10,6 +10,7 @@ import { addressSchema } from './address'
 import { boardCardSchema } from './board'
 import { pageBriefSchema, siteBriefSchema } from './brief'
 import { directionsSchema } from './directions'
+import { linkedFileSchema, MOST_FILES } from './linked-file'
 import { unplacedSchema } from './passage'
 import { type SharedBlock, sharedSchema } from './shared'
 import { travelSchema } from './travel'
@@ -48,6 +49,8 @@ export const siteSchema = z.strictObject({
   pictures: z.array(pictureSchema).max(2000),
   pages: z.array(pageSchema).min(1).max(200),
   travel: travelSchema.optional(),
+  /** Files that links lead to. */
+  files: z.array(linkedFileSchema).max(MOST_FILES).optional(),
   /** Blocks that are defined once and placed many times. */
   shared: z.array(sharedSchema as z.ZodType<SharedBlock>).max(200),
   brief: siteBriefSchema,

@@ -1,5 +1,5 @@
 import type { Block, Container, Section } from '#core/blocks/index'
-import { isContainer, walk } from '#core/blocks/tree'
+import { isContainer, walk, withChildren } from '#core/blocks/tree'
 import type { Picture } from '#core/picture/picture'
 import type { Page, Site } from './schema'
 
@@ -72,12 +72,15 @@ export function withSections(site: Site, change: (section: Section) => Section):
 /** Keys under which a block is named by its id; other texts may happen to be spelt as one. */
 const NAMED: ReadonlySet<string> = new Set(['opens', 'shows', 'block', 'field', 'section', 'of'])
 
+/** The id that a block has now, by the one that it is named by; nothing for one that keeps its own. */
+type IdNow = (id: string) => string | undefined
+
 /** A value in which every mention of a block by its id is of another. */
-function renamed<T>(value: T, ids: ReadonlyMap<string, string>): T {
-  if (Array.isArray(value)) return value.map((one) => renamed(one as unknown, ids)) as T
+function renamed<T>(value: T, idNow: IdNow): T {
+  if (Array.isArray(value)) return value.map((one) => renamed(one as unknown, idNow)) as T
   if (typeof value !== 'object' || value === null) return value
   const now = (key: string, one: unknown) =>
-    typeof one === 'string' ? (NAMED.has(key) ? (ids.get(one) ?? one) : one) : renamed(one, ids)
+    typeof one === 'string' ? (NAMED.has(key) ? (idNow(one) ?? one) : one) : renamed(one, idNow)
   return Object.fromEntries(Object.entries(value).map(([key, one]) => [key, now(key, one)])) as T
 }
 
@@ -95,9 +98,15 @@ export function withNewIds<B extends Block>(block: B, makeId: () => string): B {
   }
   const whole = copied(block)
   // Once all are known, since a block may name one that comes after it.
-  for (const one of walk(whole) as Iterable<Partial<Record<(typeof NAMING)[number], unknown>>>)
-    for (const field of NAMING) if (one[field] !== undefined) one[field] = renamed(one[field], ids)
-  return whole
+  return withNames(whole, (id) => ids.get(id))
+}
+
+/** A block tree in which what names a block names it by the id that it has now. */
+export function withNames<B extends Block>(block: B, idNow: IdNow): B {
+  const next = { ...withChildren(block, (one) => withNames(one, idNow)) }
+  const fields = next as Partial<Record<(typeof NAMING)[number], unknown>>
+  for (const field of NAMING) if (fields[field] !== undefined) fields[field] = renamed(fields[field], idNow)
+  return next
 }
 
 /** The site's pictures by id. */

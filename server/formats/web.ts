@@ -1,4 +1,5 @@
 import { readFont } from '../fonts'
+import { readLinked } from '../linked-files'
 import { wantedBytes } from '../pictures'
 import { markExported } from '../sites'
 import { exportFiles } from '../web-export'
@@ -6,7 +7,7 @@ import { inThread } from '../threads/pool'
 import type { Format } from './format'
 
 /** Files that are packed already. */
-const PACKED = /\.(webp|avif|jpg|png|woff2)$/
+const PACKED = /\.(webp|avif|jpg|png|woff2|zip|epub|od[st]|mp3|ogg)$/
 
 /** The export as a zip: pages, stylesheet, pictures and fonts; minified with `?style=minified`, pictures, icons and `sizes` as they were asked for. */
 export const web: Format = {
@@ -22,6 +23,7 @@ export const web: Format = {
       (picture, width, making) => wantedBytes(store, { picture, width, making }, owner),
       (name) => readFont(name, store.folder),
       choices,
+      (file) => readLinked(store, file.hash),
     )
     return inThread(
       owner,

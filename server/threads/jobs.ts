@@ -23,8 +23,9 @@ function print({ site, style, forms, choices, engine }: Printing): Printed {
 
 /** Reads a site file. Its document stays text, which travels faster than values do, and is what is kept. */
 function readFile(bytes: Uint8Array) {
-  const { site, pictures, fonts } = readSiteFile(bytes)
-  return { document: JSON.stringify(site), named: { pictures: site.pictures, fonts: site.fonts }, pictures, fonts }
+  const { site, ...held } = readSiteFile(bytes)
+  const named = { pictures: site.pictures, fonts: site.fonts, files: site.files ?? [] }
+  return { document: JSON.stringify(site), named, ...held }
 }
 
 /** What takes long, or is done with what others made: each is done in a thread of its own, from values that can be copied. */

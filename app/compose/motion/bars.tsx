@@ -3,7 +3,7 @@ import { memo, useRef } from 'react'
 import type { Block } from '#core/blocks/index'
 import { type BarEnd, hasBarEnds, snapped, snapsOf, withBarEnd } from '#core/motion/bar-ends'
 import { lanesOf } from '#core/motion/lanes'
-import type { Motion } from '#core/motion/motion'
+import { isTimed, type Motion } from '#core/motion/motion'
 import { type Box, furthest, type Scene, type Span, spanOf } from '#core/motion/scene'
 import { restingOf } from '#core/motion/state'
 import { motionLabel, spanInWords } from '#core/motion/words'
@@ -45,7 +45,7 @@ export const Bars = memo(function Bars({ moving, view, scale, left, width }: Bar
   const items = moving.blocks.flatMap(({ block, box, motions }) =>
     motions.flatMap((motion, index): Item[] => {
       const span = spanOf(motion, box, scene)
-      if (!span || motion.kind === 'opening' || restingOf(motion, index, span) !== undefined) return []
+      if (!span || isTimed(motion) || restingOf(motion, index, span) !== undefined) return []
       const within = (px: number) => Math.min(scene.page, Math.max(0, px))
       const top = y(within(span.from))
       return [

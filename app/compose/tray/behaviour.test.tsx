@@ -5,7 +5,7 @@ import { demoSite } from '#core/edits/edits.fixture'
 import { type MotionKind, motionsIn } from '#core/motion/motion'
 import { newMotion } from '#core/motion/new-motion'
 import { findBlock, walkPage } from '#core/site/tree'
-import { edit, undo } from '../../session/store'
+import { edit, select, undo } from '../../session/store'
 import type { Stage } from '../../style/style.fixture'
 import { setMotions } from '../motion/set-motion'
 import { MotionColumn } from './motion-column'
@@ -18,6 +18,7 @@ Object.assign(globalThis, { matchMedia: () => ({ matches: false }) })
 
 const blocks = [...walkPage(demoSite().pages[0]!)]
 const words = blocks.find((block) => block.kind === 'text')!
+const reason = blocks.find((block) => block.kind === 'group')!
 const button = blocks.find((block) => block.kind === 'button')!
 
 let now: Stage
@@ -119,5 +120,37 @@ describe('the motions of a block', () => {
     expect(motionsOf(words.id)[0]).toMatchObject({ from: { opacity: 0.5, down: { value: 80, unit: 'px' } } })
     now.type('Scale, from', '0.9')
     expect(motionsOf(words.id)[0]).toMatchObject({ from: { scale: 0.9 } })
+  })
+  test('that go on and on have a time and a way, and a strip is for groups', () => {
+    open(words.id)
+    begin('loop')
+    now.type('Seconds of one way', '6')
+    now.type('Turn, to', '8')
+    expect(motionsOf(words.id)[0]).toMatchObject({ kind: 'loop', duration: 6, to: { turn: 8 } })
+    now.type('Seconds of one way', '0.1')
+    expect(motionsOf(words.id)[0]).not.toMatchObject({ duration: 0.1 })
+    expect(now.host.textContent).toContain('Visitors pause it by a button')
+    act(() => setMotions(now.store, words, [newMotion('strip', false)]))
+    now.type('Seconds until all have passed', '60')
+    expect(motionsOf(words.id)[0]).toMatchObject({ kind: 'strip', duration: 60 })
+    expect(now.host.textContent).toContain('It rests: only a group passes')
+    act(() => select(now.store, reason.id))
+    act(() => setMotions(now.store, reason, [newMotion('strip', false)]))
+    expect(now.host.textContent).toContain('Lay the group out as a row')
+  })
+
+  test('come after the scroll by a time, and lose it where that is cleared', () => {
+    open(words.id)
+    begin('scrub')
+    now.type('Time to catch up with the scroll', '300')
+    expect(motionsOf(words.id)[0]).toMatchObject({ kind: 'scrub', smooth: 0.3 })
+    now.type('Time to catch up with the scroll', '')
+    expect(motionsOf(words.id)[0]).not.toHaveProperty('smooth')
+  })
+
+  test('show the colours that they move, each at each state', () => {
+    open(words.id)
+    act(() => setMotions(now.store, words, [{ kind: 'loop', to: { scale: 1, colours: { ink: { role: 'accent' } } }, duration: 4 }]))
+    expect(now.named(/^Colour ink, /).textContent).toContain('accent')
   })
 })

@@ -33,10 +33,11 @@ export function FormColumn({ block }: { block: BlockOf<'form'> }) {
   const pages = useSession((state) => state.session.site.pages)
   const page = useSession(pageOf)
   const { siteId } = store.getState()
+  const parts = block.children.filter((one) => one.kind === 'group' && !one.hidden).length
   const next = block.link && 'page' in block.link ? block.link.page : null
   return (
     <div>
-      <ColumnHead title="Form" note={`${block.children.filter((one) => one.kind === 'field').length} fields`} />
+      <ColumnHead title="Form" note={`${[...walk(block)].filter((one) => one.kind === 'field').length} fields`} />
       <Row label="Then">
         <Choice
           className="flex-1"
@@ -66,6 +67,22 @@ export function FormColumn({ block }: { block: BlockOf<'form'> }) {
       <Finding well={block.link !== undefined}>
         {block.link ? 'When it is sent, the page that confirms it follows.' : 'Choose the page that confirms it.'}
       </Finding>
+      <label className="flex min-h-6 items-center gap-2">
+        <input
+          type="checkbox"
+          className="accent-ink"
+          checked={block.parts === true}
+          onChange={(event) => edit(store, { kind: 'field', block: block.id, field: 'parts', value: event.target.checked || null })}
+        />
+        Filled in part by part
+      </label>
+      {block.parts && (
+        <Finding well={parts > 1}>
+          {parts > 1
+            ? `${parts} parts, one for each group. What stands below the last comes with it. In the views all are seen.`
+            : 'Put its fields into two groups or more: each is a part.'}
+        </Finding>
+      )}
       <p className="mt-1 text-label text-ink-2">
         Entries of played pages arrive in the{' '}
         <Link className="inline-flex min-h-6 items-center underline" to={`/sites/${siteId}/pages/${page.id}/inbox`}>

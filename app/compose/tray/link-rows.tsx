@@ -1,8 +1,12 @@
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import type { Block, BlockOf } from '#core/blocks/index'
 import { isOpened, showsOne } from '#core/blocks/panel'
 import { findBlock, walkPage } from '#core/site/tree'
+import { FILE_ENDINGS, type LinkedFile } from '#core/site/linked-file'
 import { hrefSchema } from '#core/values/href'
+import { weightInWords } from '#core/values/weight'
+import { sendFile } from '../../session/send-file'
+import { FileInput } from '../../ui/file-input'
 import type { Link } from '#core/values/link'
 import { type Press, pressed } from '#core/values/press'
 import { pressedIn } from '#core/render/panels'
@@ -12,13 +16,16 @@ import { blockName, editAll, pageOf } from '../../session/store'
 import { Choice } from '../../ui/choice'
 
 const ADDRESS = 'address'
+const NEW_FILE = 'new file'
 const NOWHERE = 'nowhere'
+const NO_FILES: readonly LinkedFile[] = []
 /** What an address begins with that has an entry of its own in the list. */
 const SCHEMES = { mail: 'mailto:', telephone: 'tel:', top: '#top' } as const
 const schemeOf = (href: string) => (Object.keys(SCHEMES) as (keyof typeof SCHEMES)[]).find((name) => href.startsWith(SCHEMES[name]))
 
 function valueOf(link: Link | undefined, press: Press | undefined): string {
   if (!link) return press ? pressValue(press) : NOWHERE
+  if ('file' in link) return `file ${link.file}`
   if ('href' in link && schemeOf(link.href)) return schemeOf(link.href)!
   return 'href' in link ? ADDRESS : link.section === undefined ? link.page : `${link.page}#${link.section}`
 }
@@ -56,6 +63,8 @@ function usePresses(block: Block): { value: string; label: string }[] {
 export function LinkRows({ block }: { block: BlockOf<'button' | 'link' | 'picture'> }) {
   const store = useSessionStore()
   const pages = useSession((state) => state.session.site.pages)
+  const files = useSession((state) => state.session.site.files) ?? NO_FILES
+  const input = useRef<HTMLInputElement>(null)
   const [problem, setProblem] = useState('')
   const press = usePress(block)
   const value = valueOf(block.link, press)
@@ -77,6 +86,8 @@ export function LinkRows({ block }: { block: BlockOf<'button' | 'link' | 'pictur
     { value: 'mail', label: 'A mail address' },
     { value: 'telephone', label: 'A telephone number' },
     { value: 'top', label: 'The top of the page' },
+    { value: NEW_FILE, label: 'A file, to upload' },
+    ...files.map((one) => ({ value: `file ${one.id}`, label: one.name, note: weightInWords(one.bytes) })),
     ...presses,
     ...pages.flatMap((page) => [
       { value: page.id, label: page.name, note: `/${page.address}` },
@@ -90,6 +101,8 @@ export function LinkRows({ block }: { block: BlockOf<'button' | 'link' | 'pictur
     if (next === NOWHERE) set(null)
     else if (next === ADDRESS) set({ href: 'https://' })
     else if (next in SCHEMES) set({ href: SCHEMES[next as keyof typeof SCHEMES] })
+    else if (next === NEW_FILE) input.current?.click()
+    else if (next.startsWith('file ')) set({ file: next.slice(5) })
     else if (next === 'closes') does({ closes: true })
     else if (next.startsWith('opens ')) does({ opens: next.slice(6) })
     else if (next.startsWith('shows ')) does({ shows: next.slice(6) })
@@ -98,12 +111,23 @@ export function LinkRows({ block }: { block: BlockOf<'button' | 'link' | 'pictur
       set(section === undefined ? { page: page! } : { page: page!, section })
     }
   }
+  const upload = async (file: File | undefined) => {
+    const sent = file && (await sendFile(store.getState().siteId, file))
+    if (!sent) return
+    if ('problem' in sent) return setProblem(sent.problem)
+    setProblem('')
+    editAll(store, `file ${sent.name}`, [
+      { kind: 'list', list: 'files', drop: [], put: [{ item: sent }] },
+      { kind: 'field', block: id, field: 'link', value: { file: sent.id } },
+      ...(press ? [{ kind: 'field' as const, block: id, field: 'press' as const, value: null }] : []),
+    ])
+  }
   const take = (href: string) => {
     const parsed = hrefSchema.safeParse(href)
     setProblem(parsed.success ? '' : parsed.error.issues[0]!.message)
     if (parsed.success) set({ href })
   }
-  const gone = ((block.link && 'page' in block.link) || press) && !options.some((one) => one.value === value)
+  const gone = ((block.link && !('href' in block.link)) || press) && !options.some((one) => one.value === value)
   return (
     <>
       <Row label="Leads to">
@@ -121,15 +145,25 @@ export function LinkRows({ block }: { block: BlockOf<'button' | 'link' | 'pictur
           />
         </Row>
       )}
+      <FileInput
+        ref={input}
+        label="Upload a file that it leads to"
+        accept={FILE_ENDINGS.map((one) => `.${one}`).join(',')}
+        onTake={([file]) => void upload(file)}
+      />
       {problem !== '' && <Finding well={false}>{problem}</Finding>}
       {gone && (
         <Finding well={false}>
-          {press ? 'It opens or shows a block that was deleted.' : 'It leads to a page or section that was deleted.'} Choose
-          another.
+          {press
+            ? 'It opens or shows a block that was deleted.'
+            : block.link && 'file' in block.link
+              ? 'It leads to a file that was deleted.'
+              : 'It leads to a page or section that was deleted.'}{' '}
+          Choose another.
         </Finding>
       )}
       {!block.link && !press && block.kind !== 'picture' && (
-        <Finding well={false}>It leads nowhere. Choose a page, a section or an address.</Finding>
+        <Finding well={false}>It leads nowhere. Choose a page, a section, an address or a file.</Finding>
       )}
     </>
   )

@@ -1,18 +1,21 @@
 import { X } from 'lucide-react'
 import { Fragment } from 'react'
 import type { Block } from '#core/blocks/index'
+import { mayPass } from '#core/blocks/strip'
 import { viewportHeightFor } from '#core/grid/viewport-height'
-import { type Motion, type MotionKind, MOST_MOTIONS } from '#core/motion/motion'
+import { MOST_MOTIONS, MOST_SMOOTH, type Motion, type MotionKind } from '#core/motion/motion'
 import { newMotion } from '#core/motion/new-motion'
 import { spanOf } from '#core/motion/scene'
 import { restingOf } from '#core/motion/state'
 import { MOTION_NAMES, motionLabel, spanInWords, whyStill } from '#core/motion/words'
 import { ColumnHead, Finding, Row } from '../../fields/row'
+import { statesOfStyle } from '#core/style/registry'
 import { useFrames } from '../../live/frames'
 import { useSession, useSessionStore } from '../../session/context'
 import { Choice } from '../../ui/choice'
 import { NumberField } from '../../ui/number-field'
-import { CurveRow } from './curve-row'
+import { MotionCurve } from './motion-curve'
+import { EndlessFields } from './motion-endless'
 import { type MotionsAccess, useMotions, useMovingViews } from '../motion/use-motions'
 import { leadView } from '../motion/lead'
 import { parallaxFindings } from '../motion/parallax-findings'
@@ -23,7 +26,9 @@ const KINDS: { value: MotionKind; label: string; note: string }[] = [
   { value: 'reveal', label: 'Reveal', note: 'at a line' },
   { value: 'scrub', label: 'Scrub', note: 'with the scroll' },
   { value: 'opening', label: 'On opening', note: 'once' },
+  { value: 'loop', label: 'Loop', note: 'on and on' },
 ]
+const STRIP = { value: 'strip', label: 'Strip', note: 'blocks pass' } as const
 
 /** The motions of the block: chosen, added and taken out, with the speed or the time of the one that is chosen. */
 export function MotionColumn({ block }: { block: Block }) {
@@ -59,7 +64,7 @@ export function MotionColumn({ block }: { block: Block }) {
               className="flex h-full min-w-0 flex-1 items-center justify-between gap-2 px-2 text-left"
               onClick={() => motions.choose(index)}
             >
-              <span className="truncate">{MOTION_NAMES[motion.kind]}</span>
+              <span className="shrink-0">{MOTION_NAMES[motion.kind]}</span>
               <span className="figure truncate">{span ? spanInWords(motion, span) : ''}</span>
             </button>
             <button
@@ -83,7 +88,7 @@ export function MotionColumn({ block }: { block: Block }) {
           label="Add a motion"
           placeholder={full ? `${MOST_MOTIONS} at most` : '+ Motion'}
           value={null}
-          options={full ? [] : KINDS}
+          options={full ? [] : mayPass(block) ? [...KINDS, STRIP] : KINDS}
           onChange={add}
         />
         <button
@@ -97,14 +102,14 @@ export function MotionColumn({ block }: { block: Block }) {
         </button>
       </Row>
       <KeptRow block={block} />
-      {motions.motion && <KindFields motion={motions.motion} motions={motions} />}
+      {motions.motion && <KindFields block={block} motion={motions.motion} motions={motions} />}
       {motions.motion && <WhatItComesTo block={block} motion={motions.motion} index={motions.at} />}
     </div>
   )
 }
 
 /** The speed of parallax, or the time of what plays by itself. */
-function KindFields({ motion, motions }: { motion: Motion; motions: MotionsAccess }) {
+function KindFields({ block, motion, motions }: { block: Block; motion: Motion; motions: MotionsAccess }) {
   if (motion.kind === 'parallax')
     return (
       <>
@@ -139,12 +144,31 @@ function KindFields({ motion, motions }: { motion: Motion; motions: MotionsAcces
     )
   if (motion.kind === 'scrub')
     return (
-      <CurveRow
-        label="the motion"
-        easing={motion.easing ?? 'linear'}
-        onChange={(easing, gesture) => motions.change({ ...motion, easing }, gesture)}
-      />
+      <>
+        <MotionCurve motion={motion} motions={motions} usual="linear" />
+        <Row label="Smooth">
+          <NumberField
+            className="flex-1"
+            label="Time to catch up with the scroll"
+            unit="ms"
+            placeholder="with the scroll"
+            value={motion.smooth === undefined ? null : Math.round(motion.smooth * 1000)}
+            least={0}
+            most={1000 * MOST_SMOOTH}
+            step={50}
+            onClear={() => {
+              const { smooth: _, ...rest } = motion
+              motions.change(rest)
+            }}
+            onChange={(ms) => motions.change({ ...motion, smooth: ms / 1000 })}
+          />
+        </Row>
+        {motion.smooth !== undefined && statesOfStyle(block.style).length > 0 && (
+          <Finding well={false}>The block has states, whose changes take its time: it goes with the scroll at once.</Finding>
+        )}
+      </>
     )
+  if (motion.kind === 'loop' || motion.kind === 'strip') return <EndlessFields block={block} motion={motion} motions={motions} />
   const time = (name: 'duration' | 'delay' | 'apart', title: string) => (
     <NumberField
       className="flex-1"
@@ -166,11 +190,7 @@ function KindFields({ motion, motions }: { motion: Motion; motions: MotionsAcces
     <>
       <Row label="Takes">{time('duration', 'How long it takes')}</Row>
       <Row label="Waits">{time('delay', 'How long it waits')}</Row>
-      <CurveRow
-        label="the motion"
-        easing={motion.easing ?? 'ease'}
-        onChange={(easing, gesture) => motions.change({ ...motion, easing }, gesture)}
-      />
+      <MotionCurve motion={motion} motions={motions} usual="ease" />
       <Row label="In turn">{time('apart', 'Blocks inside one after the other')}</Row>
     </>
   )

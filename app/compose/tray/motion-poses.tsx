@@ -1,12 +1,17 @@
+import { Fragment } from 'react'
 import type { Block } from '#core/blocks/index'
 import { MOST_STATES } from '#core/motion/motion'
 import { ORIGINS } from '#core/motion/followed'
-import { CLIP_SIDES, type Pose, type Way } from '#core/motion/pose-schema'
+import { rolesMoved } from '#core/motion/pose'
+import { CLIP_SIDES, MOST_MOVED, type Pose, type Way } from '#core/motion/pose-schema'
+import type { Colour } from '#core/values/colour'
+import { ColourField } from '../../fields/colour-field'
 import { ColumnHead, Finding } from '../../fields/row'
 import { Button } from '../../ui/button'
 import { Choice } from '../../ui/choice'
 import { NumberField } from '../../ui/number-field'
 import { useMotions } from '../motion/use-motions'
+import { useOfferedGuide } from '../../session/context'
 
 /** One part of a pose as a figure: its unit, its bounds, and what it is at rest. */
 type Part = {
@@ -87,11 +92,13 @@ export function MotionPoses({ block }: { block: Block }) {
   const motions = useMotions(block)
   const { motion } = motions
   if (!motion) return <ColumnHead title="From, to" />
-  if (motion.kind === 'parallax')
+  if (motion.kind === 'parallax' || motion.kind === 'strip')
     return (
       <>
         <ColumnHead title="From, to" />
-        <Finding well>Parallax has no states: it follows its speed.</Finding>
+        <Finding well>
+          {motion.kind === 'strip' ? 'A strip has no states: its blocks pass.' : 'Parallax has no states: it follows its speed.'}
+        </Finding>
       </>
     )
   const states: Shown[] =
@@ -102,12 +109,17 @@ export function MotionPoses({ block }: { block: Block }) {
           set: (pose, gesture) =>
             motions.change({ ...motion, states: motion.states.map((one, i) => (i === index ? { ...one, pose } : one)) }, gesture),
         }))
-      : [{ title: 'from', pose: motion.from, set: (from, gesture) => motions.change({ ...motion, from }, gesture) }]
+      : motion.kind === 'loop'
+        ? [{ title: 'to', pose: motion.to, set: (to, gesture) => motions.change({ ...motion, to }, gesture) }]
+        : [{ title: 'from', pose: motion.from, set: (from, gesture) => motions.change({ ...motion, from }, gesture) }]
   const shown = states.slice(0, 4)
   const columns = { gridTemplateColumns: `56px repeat(${Math.max(2, shown.length)}, minmax(0, 1fr))` }
   return (
     <div>
-      <ColumnHead title="From, to" note={motion.kind === 'scrub' ? `${states.length} states` : 'to its rest'} />
+      <ColumnHead
+        title="From, to"
+        note={motion.kind === 'scrub' ? `${states.length} states` : motion.kind === 'loop' ? 'from its rest' : 'to its rest'}
+      />
       <div className="grid items-center gap-x-1.5 gap-y-1" style={columns}>
         <span />
         {shown.map((one, i) => (
@@ -115,7 +127,7 @@ export function MotionPoses({ block }: { block: Block }) {
             {shown.length === 2 ? ['from', 'to'][i] : one.title}
           </span>
         ))}
-        {shown.length === 1 && <span className="text-label text-ink-2">to</span>}
+        {shown.length === 1 && <span className="text-label text-ink-2">{motion.kind === 'loop' ? 'rest' : 'to'}</span>}
         {PARTS.map((part) => (
           <PartRow key={part.name} part={part} states={shown} />
         ))}
@@ -124,6 +136,7 @@ export function MotionPoses({ block }: { block: Block }) {
           <ClipField key={i} state={one} />
         ))}
         {shown.length === 1 && <span className="text-muted">whole</span>}
+        <ColourRows states={shown} />
         <span className="text-ink-2">About</span>
         <Choice
           className="min-w-0"
@@ -212,5 +225,55 @@ function ClipField({ state }: { state: Shown }) {
         state.set(from ? { ...rest, clip: { from, share: 100 } } : rest)
       }}
     />
+  )
+}
+
+/** Colours of the guide that are others at each state, for the block and all that is in it. */
+function ColourRows({ states }: { states: readonly Shown[] }) {
+  const guide = useOfferedGuide()
+  const roles = rolesMoved(states.map((one) => one.pose))
+  const set = (state: Shown, role: string, colour: Colour | null, gesture?: string) => {
+    const { colours, ...rest } = state.pose
+    const { [role]: _, ...others } = colours ?? {}
+    const next = colour ? { ...others, [role]: colour } : others
+    state.set(Object.keys(next).length > 0 ? { ...rest, colours: next } : rest, gesture)
+  }
+  const free = guide.colours.filter((one) => !roles.includes(one.role))
+  return (
+    <>
+      {roles.map((role) => (
+        <Fragment key={role}>
+          <span className="truncate text-ink-2" title={`Colour ${role}`}>
+            {role}
+          </span>
+          {states.map((state, i) => (
+            <ColourField
+              key={i}
+              label={`Colour ${role}, ${states.length === 2 ? ['from', 'to'][i] : state.title}`}
+              placeholder="Its own"
+              value={state.pose.colours?.[role]}
+              onChange={(colour, gesture) => set(state, role, colour, gesture)}
+            />
+          ))}
+          {states.length === 1 && <span className="truncate text-muted">its own</span>}
+        </Fragment>
+      ))}
+      <span className="text-ink-2">Colour</span>
+      <Choice
+        className="min-w-0"
+        label="Move a colour of the guide"
+        placeholder={roles.length >= MOST_MOVED ? `${MOST_MOVED} at most` : '+ Colour'}
+        value={null}
+        options={roles.length >= MOST_MOVED ? [] : free.map((one) => ({ value: one.role, label: one.role }))}
+        onChange={(role) => {
+          const last = states.at(-1)!
+          set(last, role, { role: free.find((one) => one.role !== role)?.role ?? role })
+        }}
+      />
+      {states.slice(1).map((_, i) => (
+        <span key={i} />
+      ))}
+      {states.length === 1 && <span />}
+    </>
   )
 }

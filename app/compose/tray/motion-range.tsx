@@ -1,5 +1,5 @@
 import type { Block } from '#core/blocks/index'
-import { EDGES, type Moment, type Motion, type MotionOf, type Range } from '#core/motion/motion'
+import { EDGES, isEndless, type Moment, type Motion, type MotionOf, type Range } from '#core/motion/motion'
 import { ColumnHead, Finding, Row } from '../../fields/row'
 import { useSession } from '../../session/context'
 import { blockName, pageOf } from '../../session/store'
@@ -24,6 +24,7 @@ export function MotionRange({ block }: { block: Block }) {
       {motion?.kind === 'parallax' && (
         <Finding well>It moves all the time that it is in sight, so its range follows from where it stands.</Finding>
       )}
+      {motion && isEndless(motion) && <Finding well>It goes on wherever the page is scrolled to.</Finding>}
       {motion?.kind === 'opening' && <Finding well>It plays as the page opens, wherever that is scrolled to.</Finding>}
       {!motion && <p className="text-label text-ink-2">Add a motion first.</p>}
     </div>

@@ -5,7 +5,8 @@ import type { Steps } from '#core/motion/steps'
 import { findBlock } from '#core/site/tree'
 import { Finding, Row } from '../../fields/row'
 import { useSession, useSessionStore } from '../../session/context'
-import { blockName, edit, pageOf } from '../../session/store'
+import { edit, pageOf } from '../../session/store'
+import { nameWithWords, shortName } from '../name-with-words'
 import { Choice } from '../../ui/choice'
 import { LineFields } from './line-fields'
 import { Segments } from './segments'
@@ -16,16 +17,17 @@ const FIRST = 'first'
 function useFollowable(group: Block): { value: string; label: string }[] {
   const page = useSession(pageOf)
   const site = useSession((state) => state.session.site)
+  const { language } = site
   return useMemo(() => {
     const ancestors: readonly Block[] = findBlock(site, group.id)?.ancestors ?? []
     const around = new Set([...ancestors, ...walk(group)].map((one) => one.id))
     return page.sections.flatMap((section) => [
-      { value: section.id, label: `Section ${blockName(section)}` },
+      { value: section.id, label: `Section ${nameWithWords(section, language)}` },
       ...(section.id === ancestors[0]?.id ? [...walk(section)] : []).flatMap((one) =>
-        one.kind === 'group' && !around.has(one.id) ? [{ value: one.id, label: blockName(one) }] : [],
+        one.kind === 'group' && !around.has(one.id) ? [{ value: one.id, label: nameWithWords(one, language) }] : [],
       ),
     ])
-  }, [site, page, group])
+  }, [site, page, group, language])
 }
 
 /** What shows the blocks of a group one at a time: buttons, or others of the page as they pass a line of the window. */
@@ -34,6 +36,7 @@ export function StepRows({ block }: { block: BlockOf<'group'> }) {
   const { steps } = block
   const set = (next: Steps | null) => edit(store, { kind: 'field', block: block.id, field: 'steps', value: next })
   const options = useFollowable(block)
+  const language = useSession((state) => state.session.site.language)
   const gone = steps?.at.some(({ of }) => !options.some((one) => one.value === of))
   const wait = (child: string, of: string) => {
     if (!steps) return
@@ -59,10 +62,10 @@ export function StepRows({ block }: { block: BlockOf<'group'> }) {
             <LineFields label="Line of the steps" line={steps.line} onChange={(line) => set({ ...steps, line })} />
           </Row>
           {block.children.map((child) => (
-            <Row key={child.id} label={blockName(child)}>
+            <Row key={child.id} label={shortName(child, language)}>
               <Choice
                 className="flex-1"
-                label={`What shows: ${blockName(child)}`}
+                label={`What shows: ${shortName(child, language)}`}
                 placeholder="Deleted"
                 value={
                   steps.at.some((one) => one.block === child.id)
