@@ -17,7 +17,6 @@ const CORE = [
   'shared',
   'render',
   'edges',
-  'sweep',
   'deck',
   'arrangements',
   'edits',
@@ -25,13 +24,14 @@ const CORE = [
   'reconcile',
   'outlines',
   'analysis',
+  'sweep',
   'formats',
   'specimen',
   'first-guides',
 ]
 /** Folders of app below its screens, in the same way. */
 const APP = ['workers', 'ui', 'colours', 'session', 'fields', 'live', 'files', 'screen']
-const SCREENS = ['brief', 'compose', 'copy', 'deliver', 'inbox', 'play', 'references', 'sites', 'style']
+const SCREENS = ['brief', 'check', 'compose', 'copy', 'deliver', 'inbox', 'play', 'references', 'sites', 'style']
 
 /** Tests and their fixtures stand outside the order: they may set a scene with anything. */
 const TESTS = '[.](test|fixture)[.]tsx?$'

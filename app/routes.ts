@@ -10,6 +10,7 @@ export default [
 
   route('sites/:siteId/pages/:pageId/style', 'routes/style.tsx'),
   route('sites/:siteId/pages/:pageId/style-sheet', 'routes/style-sheet.ts'),
+  route('sites/:siteId/pages/:pageId/check', 'routes/check.tsx'),
   route('sites/:siteId/pages/:pageId/play', 'routes/play.tsx'),
   route('sites/:siteId/pages/:pageId/deliver', 'routes/deliver.tsx'),
   route('sites/:siteId/pages/:pageId/inbox', 'routes/inbox.tsx'),

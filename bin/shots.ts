@@ -2,6 +2,7 @@ import { chromium, type Page } from '@playwright/test'
 import { mkdirSync } from 'node:fs'
 import { removeFolder } from '#server/remove-folder'
 import { composed, expect, finish, start, temporaryFolder } from '../e2e/application'
+import { designer } from '../e2e/designer'
 import { press } from '../e2e/views'
 import { CHROMIUM } from '../playwright.config'
 
@@ -114,29 +115,10 @@ const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
     },
   ],
   [
-    'fills',
+    'heat',
     async (page) => {
       await page.keyboard.press('Escape')
       await page.getByRole('dialog').waitFor({ state: 'detached' })
-      const tray = page.getByRole('region', { name: 'Tray' })
-      await page
-        .getByRole('complementary', { name: 'Running order' })
-        .getByRole('button', { name: /^07 Timetable/ })
-        .click()
-      for (const kind of ['Radial gradient', 'Dots', 'Linear gradient']) {
-        await tray.getByRole('combobox', { name: 'Add a fill layer' }).click()
-        await page.getByRole('option', { name: kind, exact: true }).click()
-      }
-      const angle = tray.getByRole('textbox', { name: 'Angle of the gradient' })
-      await angle.fill('150')
-      await angle.press('Enter')
-      await tray.getByRole('combobox', { name: 'Add a fill layer' }).evaluate((field) => field.scrollIntoView())
-      await page.locator('[data-view="1280"] [data-handle]').first().waitFor()
-    },
-  ],
-  [
-    'heat',
-    async (page) => {
       await press(page, 1280, 'h1')
       const tray = page.getByRole('region', { name: 'Tray' })
       await tray.getByRole('button', { name: /^Ink: / }).click()
@@ -245,9 +227,33 @@ const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
     },
   ],
   [
+    'check',
+    async (page) => {
+      await step(page, 'Compose')
+      await composed(page)
+      const { section, words, figure, tray } = designer(page)
+      await section('Work')
+      await words('Heading', 'Spectrohelioscope')
+      await tray.getByRole('button', { name: /^Below 640/ }).click()
+      await figure('Columns spanned', '2')
+      await step(page, 'Check')
+      const broken = page.locator('[data-finding=brokenWord]')
+      await broken.getByRole('button').first().click()
+      await broken.locator('[data-tried]').waitFor()
+      await broken.getByRole('group', { name: 'Repairs' }).getByRole('button').first().focus()
+      await expect.poll(() => page.locator('main [data-live]').evaluate((one) => one.scrollTop)).toBeGreaterThan(100)
+    },
+  ],
+  [
     'shared',
     async (page) => {
       await step(page, 'Compose')
+      await composed(page)
+      await page
+        .getByRole('button', { name: /^11 Work/ })
+        .first()
+        .click()
+      await page.keyboard.press('Delete')
       await page.getByRole('button', { name: 'Autumn nights', exact: true }).click()
       await page.getByRole('menuitem', { name: 'The instruments' }).click()
       await composed(page)

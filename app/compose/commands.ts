@@ -121,7 +121,7 @@ export function runOrStop(store: SessionStore, speed = RUNNING): void {
   store.setState(running === null ? { scrollRuler: true, playhead: playhead ?? 0, running: speed } : { running: null })
 }
 
-const toggle = (name: 'breaksOpen' | 'grid' | 'distances' | 'tray' | 'order') => (store: SessionStore) =>
+const toggle = (name: 'troubleOpen' | 'grid' | 'distances' | 'tray' | 'order') => (store: SessionStore) =>
   store.setState((state) => ({ [name]: !state[name] }))
 
 function openReSet(store: SessionStore): void {
@@ -236,7 +236,7 @@ export const COMMANDS: Command[] = [
   { name: 'Guide line down the section', key: 'V', run: (store) => addLine(store, 'down'), possible: canAddLine },
   { name: 'Guide line across the section', key: 'Shift V', run: (store) => addLine(store, 'across'), possible: canAddLine },
   { name: 'Distances', key: 'D', run: toggle('distances') },
-  { name: 'Widths at which the page breaks', key: 'E', run: toggle('breaksOpen') },
+  { name: 'Trouble band: widths at which something is wrong', key: 'E', run: toggle('troubleOpen') },
   { name: 'Scroll ruler and motion', key: 'J', run: toggleScrollRuler },
   { name: 'Run the playhead, or stop it', key: 'Shift J', run: (store) => runOrStop(store) },
   { name: 'Pictures of the site', key: 'I', run: (store) => store.setState({ picturesOpen: true }) },

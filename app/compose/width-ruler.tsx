@@ -7,7 +7,7 @@ import { later } from '../ui/later'
 import { GridSettings } from './grid-settings'
 import { edit, makeId } from '../session/store'
 
-const BreaksBand = later(async () => (await import('./breaks-band')).BreaksBand)
+const TroubleBand = later(async () => (await import('./trouble-band')).TroubleBand)
 
 const LEAST = 320
 const MOST = 1920
@@ -38,7 +38,7 @@ export function WidthRuler() {
   }, [])
   const x = axisOf(width)
   const store = useSessionStore()
-  const breaks = useSession((state) => state.breaksOpen)
+  const trouble = useSession((state) => state.troubleOpen)
   return (
     <div className="flex h-[54px] border-b border-line-strong bg-panel">
       <div ref={element} className="relative min-w-0 flex-1" data-ruler>
@@ -54,13 +54,13 @@ export function WidthRuler() {
           ))}
         </svg>
         <Markers x={x} />
-        {breaks && <BreaksBand x={x} />}
+        {trouble && <TroubleBand x={x} />}
       </div>
       <div className="flex items-center gap-1 border-l border-line px-2">
         <IconButton
-          label="Widths at which the page breaks (E)"
-          pressed={breaks}
-          onClick={() => store.setState({ breaksOpen: !breaks })}
+          label="Trouble band: widths at which something is wrong (E)"
+          pressed={trouble}
+          onClick={() => store.setState({ troubleOpen: !trouble })}
         >
           <TriangleAlert size={16} strokeWidth={1.5} />
         </IconButton>

@@ -5,12 +5,18 @@ import { createViewRenderer } from './rendering'
 /** Width that a page is shown at first, px. */
 const NARROW = 320
 
-/** Shows a page in a frame out of sight, with its faces there, and does some work on it; the frame is gone afterwards. */
-export async function inHiddenFrame<T>(
-  site: Site,
-  page: Page,
-  work: (frame: Frame, iframe: HTMLIFrameElement) => Promise<T>,
-): Promise<T> {
+/** A page in a frame out of sight, where it can be measured. */
+export type HiddenFrame = {
+  frame: Frame
+  /** Gives the window a width, and a height where it matters, px. */
+  resize: (width: number, height?: number) => void
+  /** Shows a page, and waits until its faces are there: other ones would break elsewhere. */
+  show: (site: Site, page: Page) => Promise<void>
+  close: () => void
+}
+
+/** Opens a frame out of sight for pages in a language. */
+export async function openHiddenFrame(language: string): Promise<HiddenFrame> {
   const iframe = document.createElement('iframe')
   Object.assign(iframe.style, { position: 'fixed', left: '-9999px', top: '0', height: '900px', visibility: 'hidden', border: '0' })
   iframe.style.width = `${NARROW}px`
@@ -23,15 +29,35 @@ export async function inHiddenFrame<T>(
   const host = document.createElement('div')
   host.attachShadow({ mode: 'closed' }).append(iframe)
   document.body.append(host)
+  await loaded
+  const frame = createFrame(iframe, NARROW)
+  const render = createViewRenderer(language)
+  return {
+    frame,
+    resize(width, height) {
+      iframe.style.width = `${width}px`
+      if (height !== undefined) iframe.style.height = `${height}px`
+    },
+    async show(site, page) {
+      frame.show(render(site, page))
+      // Faces are asked for once words are laid out in them.
+      frame.document.body.getBoundingClientRect()
+      await Promise.all(
+        [...frame.document.fonts].filter((one) => one.status === 'loading').map((one) => one.loaded.catch(() => one)),
+      )
+      await frame.document.fonts.ready
+    },
+    close: () => host.remove(),
+  }
+}
+
+/** Shows a page in a frame out of sight and does some work on it; the frame is gone afterwards. */
+export async function inHiddenFrame<T>(site: Site, page: Page, work: (hidden: HiddenFrame) => Promise<T>): Promise<T> {
+  const hidden = await openHiddenFrame(site.language)
   try {
-    await loaded
-    const frame = createFrame(iframe, NARROW)
-    frame.show(createViewRenderer(site.language)(site, page))
-    // Faces come before anything is measured: other ones would break elsewhere.
-    await Promise.all([...frame.document.fonts].filter((one) => one.status === 'loading').map((one) => one.loaded.catch(() => one)))
-    await frame.document.fonts.ready
-    return await work(frame, iframe)
+    await hidden.show(site, page)
+    return await work(hidden)
   } finally {
-    host.remove()
+    hidden.close()
   }
 }

@@ -4,7 +4,9 @@ import type { Finish } from '#core/render/wire'
 import { currentOf, inDirection } from '#core/site/directions'
 import type { Page, Site } from '#core/site/schema'
 import type { StyleGuide } from '#core/guide/style-guide'
+import type { Edit } from '#core/edits/index'
 import { useSession } from '../session/context'
+import { asTried } from '../session/tried'
 import { createFrame, type Frame, VIEW_DOCUMENT } from './frame'
 import { liveRenderer, type RenderedPage } from './rendering'
 import { pageOf } from '../session/store'
@@ -17,6 +19,8 @@ export type LivePageProps = {
   direction?: string
   /** A style guide that the page is shown in though no direction has it, and a name to remember it by. */
   attempt?: { id: string; guide: StyleGuide }
+  /** A change that the page is shown with though it is only tried. */
+  tried?: Edit | undefined
   /** True to show the specimen page of the style guide in place of the page. */
   specimen?: boolean
   /** True to follow what is kept alone, and not what is only tried. */
@@ -51,6 +55,7 @@ export function LivePage({
   look = 'finished',
   direction,
   attempt,
+  tried,
   specimen = false,
   still = false,
   filter,
@@ -64,11 +69,13 @@ export function LivePage({
   onScroll,
   scrolledTo,
 }: LivePageProps) {
-  const whole = useSession((state) => state.session.site)
+  const kept = useSession((state) => state.session.site)
+  const whole = useMemo(() => asTried(kept, tried ? [tried] : null), [kept, tried])
   const shownAs = attempt ? `first-${attempt.id}` : (direction ?? currentOf(whole).id)
   const guide = attempt?.guide
   const site = useMemo(() => (guide ? { ...whole, guide } : inDirection(whole, shownAs)), [whole, guide, shownAs])
-  const page = useSession(pageOf)
+  const shown = useSession(pageOf)
+  const page = whole === kept ? shown : (whole.pages.find((one) => one.id === shown.id) ?? shown)
   const room = useRef<HTMLDivElement>(null)
   const iframe = useRef<HTMLIFrameElement>(null)
   const [frame, setFrame] = useState<Frame | null>(null)
@@ -134,15 +141,18 @@ export function LivePage({
     const frame = requestAnimationFrame(() => setBox((before) => sameBox(before, boxOf(marked))))
     return () => cancelAnimationFrame(frame)
   }, [boxOf, marked, site, height])
+  // It comes into sight once: the page may not be as high yet as it will be when its words and pictures are there.
+  const reached = useRef('')
   useEffect(() => {
     const found = boxOf(marked)
     const element = room.current!
-    if (
-      found &&
-      (found.top < element.scrollTop || found.top + Math.min(found.height, 60) > element.scrollTop + element.clientHeight)
-    )
-      element.scrollTo({ top: Math.max(0, found.top - 60) })
-  }, [boxOf, marked])
+    const key = `${marked} ${width}`
+    if (!found || found.height === 0 || reached.current === key) return
+    const isSeen = () =>
+      found.top >= element.scrollTop && found.top + Math.min(found.height, 60) <= element.scrollTop + element.clientHeight
+    if (!isSeen()) element.scrollTo({ top: Math.max(0, found.top - 60) })
+    if (isSeen()) reached.current = key
+  }, [boxOf, marked, width, height])
 
   const blockAt = (event: { clientX: number; clientY: number }, surface: HTMLElement): string | undefined => {
     const bounds = surface.getBoundingClientRect()

@@ -4,8 +4,8 @@ import { measureMoving, type Moving } from './moving'
 
 /** All that moves on a page at one size of the window, measured in a frame out of sight. */
 export const measureMotion = (site: Site, page: Page, width: number, height: number): Promise<Moving> =>
-  inHiddenFrame(site, page, async (frame, iframe) => {
-    iframe.style.width = `${width}px`
+  inHiddenFrame(site, page, async ({ frame, resize }) => {
+    resize(width)
     frame.document.documentElement.style.setProperty('--vh', `${height / 100}px`)
     // Pictures that come late have their room already: their sizes are printed with them.
     await Promise.resolve()

@@ -11,12 +11,12 @@ const SLICE = 12
 export async function measurePictures(site: Site, page: Page, signal: AbortSignal): Promise<MeasuredBoxes | undefined> {
   const ids = [...walkPage(page)].filter((one) => one.kind === 'picture' && one.picture !== undefined).map(({ id }) => id)
   if (ids.length === 0) return {}
-  return inHiddenFrame(site, page, async (frame, iframe) => {
+  return inHiddenFrame(site, page, async ({ frame, resize }) => {
     const boxes: MeasuredBoxes = Object.fromEntries(ids.map((id) => [id, []]))
     let from = performance.now()
     for (const viewport of measuredViewports(site.breakpoints)) {
       if (signal.aborted) return undefined
-      iframe.style.width = `${viewport}px`
+      resize(viewport)
       for (const id of ids) {
         const { width, height } = frame.find(id)?.getBoundingClientRect() ?? { width: 0, height: 0 }
         if (width > 0 && height > 0) boxes[id]!.push([viewport, Number(width.toFixed(2)), Number(height.toFixed(2))])

@@ -100,7 +100,7 @@ export type SessionState = {
   /** True while the pictures of the site are open. */
   picturesOpen: boolean
   /** True while the widths at which the page breaks are shown. */
-  breaksOpen: boolean
+  troubleOpen: boolean
   /** Where words over pictures can be read worst: view, block, and box in px of the page. */
   worstPatches: readonly { view: number; block: string; box: { left: number; top: number; width: number; height: number } }[]
   words: WordsEditing | null
@@ -149,7 +149,7 @@ export function createSessionStore(siteId: string, pageId: string, site: Site, r
     chooser: null,
     pagesOpen: false,
     exceptionsOpen: false,
-    breaksOpen: false,
+    troubleOpen: false,
     fillLayer: null,
     cropping: null,
     scrollRuler: false,

@@ -16,13 +16,13 @@ const after = (...edits: Edit[]) => edits.reduce((now: Site, edit) => applyEdit(
 describe('the path of the work', () => {
   test('has each step at its address, with what completes it', () => {
     const steps = stepsFor(site)
-    expect(steps.map((one) => one.name)).toEqual(['Brief', 'Copy', 'References', 'Compose', 'Style', 'Deliver'])
+    expect(steps.map((one) => one.name)).toEqual(['Brief', 'Copy', 'References', 'Compose', 'Style', 'Check', 'Deliver'])
     expect(steps.map((one) => one.to)).toEqual(steps.map((one) => `/sites/s/pages/autumn/${one.name.toLowerCase()}`))
     expect(steps.every((one) => one.conditions.length > 0 && one.complete === one.conditions.every(({ met }) => met))).toBe(true)
   })
 
   test('is complete in the demo but for what has not been exported', () => {
-    expect(done(site)).toEqual(['Brief', 'Copy', 'References', 'Compose', 'Style'])
+    expect(done(site)).toEqual(['Brief', 'Copy', 'References', 'Compose', 'Style', 'Check'])
     expect(stepsFor(site, true).at(-1)!.complete).toBe(true)
   })
 

@@ -1,3 +1,4 @@
+import { findings } from '#core/analysis/checks/index'
 import { copyFindings } from '#core/analysis/copy'
 import { pairsOn } from '#core/analysis/contrast'
 import { brokenRules } from '#core/analysis/colour-uses'
@@ -65,12 +66,18 @@ const styled: Rule = (site, page) => {
   ]
 }
 
+const checked: Rule = (site, page) => {
+  const open = findings({ ...site, pages: [page] }).length
+  return [{ what: `Nothing is missing before launch${not(open, 'thing')}`, met: page.sections.length > 0 && open === 0 }]
+}
+
 const RULES: [name: string, rule: Rule][] = [
   ['Brief', briefed],
   ['Copy', written],
   ['References', collected],
   ['Compose', composed],
   ['Style', styled],
+  ['Check', checked],
 ]
 
 const known = new WeakMap<Page, { site: Site; steps: [string, Condition[]][] }>()

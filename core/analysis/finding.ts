@@ -5,13 +5,20 @@ import type { Page, Site } from '#core/site/schema'
 /** One change that mends what was found, tried before it is offered. */
 export type Repair = { label: string; edit: Edit }
 
+/** Widths of the window, px, both ends included. */
+export type Range = { from: number; to: number }
+
 /** Something that is to be said of a page: what it is, in one sentence with its figures, and where it stands. */
 export type Finding<K extends string = string> = {
   /** What kind of thing was found. */
   kind: K
   sentence: string
+  /** Why it is so, in figures. */
+  why?: string
   page?: string
   block?: string
+  /** Widths at which it holds, the narrow ones first; every width where none are named. */
+  ranges?: Range[]
   repair?: Repair
 }
 
@@ -26,3 +33,7 @@ export const nameOf = (block: Block): string => block.name ?? block.kind
 
 /** `1 slot has`, `2 slots have`: a count with words in the singular or the plural. */
 export const counted = (count: number, one: string, more: string): string => `${count} ${count === 1 ? one : more}`
+
+/** `at 640 px`, `640–702 px and 1024–1093 px`: ranges in words. */
+export const rangesInWords = (ranges: readonly Range[]): string =>
+  ranges.map(({ from, to }) => (from === to ? `${from} px` : `${from}–${to} px`)).join(' and ')

@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest'
 import { newBlock, newSection } from '#core/blocks/defaults'
 import { checkSite } from '#core/formats/site-json'
 import { testIds } from '#core/values/ids.fixture'
+import { excuseOf } from '#core/site/excuse'
 import type { Site } from '#core/site/schema'
 import { findBlock, walkPage } from '#core/site/tree'
 import { valuesIn } from '#core/style/registry'
@@ -195,4 +196,15 @@ test('a file joins the site and leaves it, and the last leaves no list behind', 
   const added = applyEdit(site, { kind: 'list', list: 'files', drop: [], put: [{ item }] })
   expect(added.site.files).toEqual([item])
   expect(applyEdit(added.site, added.inverse).site).toEqual(site)
+})
+
+test('a finding is excused with its reason, and is a finding again', () => {
+  const site = demoSite()
+  const item = { id: 'meant', page: site.pages[0]!.id, kind: 'loneWord', block: 'heading', reason: 'One word is the point.' }
+  const excused = applyEdit(site, { kind: 'list', list: 'excuses', drop: [], put: [{ item }] })
+  const { excuses } = excused.site
+  expect(excuseOf(excuses, item.page, { kind: 'loneWord', block: 'heading' })).toEqual(item)
+  expect(excuseOf(excuses, item.page, { kind: 'loneWord', block: 'other' })).toBeUndefined()
+  expect(excuseOf(excuses, 'elsewhere', { kind: 'loneWord', block: 'heading' })).toBeUndefined()
+  expect(applyEdit(excused.site, excused.inverse).site).toEqual(site)
 })

@@ -1,6 +1,7 @@
 import { produce } from 'immer'
 import { z } from 'zod'
 import { boardCardSchema } from '#core/site/board'
+import { excuseSchema } from '#core/site/excuse'
 import { linkedFileSchema } from '#core/site/linked-file'
 import { ownFontSchema } from '#core/type/own-font'
 import { idSchema } from '#core/values/ids'
@@ -8,7 +9,13 @@ import { unplacedSchema } from '#core/site/passage'
 import type { Site } from '#core/site/schema'
 import { EditError, type EditKind } from './edit'
 
-const items = { unplaced: unplacedSchema, board: boardCardSchema, fonts: ownFontSchema, files: linkedFileSchema }
+const items = {
+  unplaced: unplacedSchema,
+  board: boardCardSchema,
+  fonts: ownFontSchema,
+  files: linkedFileSchema,
+  excuses: excuseSchema,
+}
 type List = keyof typeof items
 
 const change = <L extends List>(list: L) =>
@@ -21,10 +28,22 @@ const change = <L extends List>(list: L) =>
     put: z.array(z.strictObject({ at: z.int().min(0).optional(), item: items[list] })).max(5000),
   })
 
-const schema = z.discriminatedUnion('list', [change('unplaced'), change('board'), change('fonts'), change('files')])
+const schema = z.discriminatedUnion('list', [
+  change('unplaced'),
+  change('board'),
+  change('fonts'),
+  change('files'),
+  change('excuses'),
+])
 export type ListEdit = z.infer<typeof schema>
 
-const names: Record<List, string> = { unplaced: 'unplaced words', board: 'references', fonts: 'fonts', files: 'files' }
+const names: Record<List, string> = {
+  unplaced: 'unplaced words',
+  board: 'references',
+  fonts: 'fonts',
+  files: 'files',
+  excuses: 'excuses',
+}
 
 /** Puts items into one of the site's lists and takes others out, so that two tabs may change different ones. */
 export const listEdit: EditKind<ListEdit> = {
@@ -56,7 +75,7 @@ export const listEdit: EditKind<ListEdit> = {
     lost.sort((a, b) => a.at - b.at)
     const next = produce(site, (draft) => {
       // A list that a site need not have is taken out with its last item.
-      if (edit.list === 'files' && list.length === 0) delete draft.files
+      if ((edit.list === 'files' || edit.list === 'excuses') && list.length === 0) delete draft[edit.list]
       else (draft as Record<List, unknown>)[edit.list] = list
     })
     return { site: next, inverse: { kind: 'list', list: edit.list, drop: added, put: [...back, ...lost] } as ListEdit }

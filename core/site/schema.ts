@@ -10,6 +10,7 @@ import { addressSchema } from './address'
 import { boardCardSchema } from './board'
 import { pageBriefSchema, siteBriefSchema } from './brief'
 import { directionsSchema } from './directions'
+import { excuseSchema, MOST_EXCUSES } from './excuse'
 import { linkedFileSchema, MOST_FILES } from './linked-file'
 import { unplacedSchema } from './passage'
 import { type SharedBlock, sharedSchema } from './shared'
@@ -51,6 +52,8 @@ export const siteSchema = z.strictObject({
   travel: travelSchema.optional(),
   /** Files that links lead to. */
   files: z.array(linkedFileSchema).max(MOST_FILES).optional(),
+  /** Findings that are said to be no faults. */
+  excuses: z.array(excuseSchema).max(MOST_EXCUSES).optional(),
   /** Blocks that are defined once and placed many times. */
   shared: z.array(sharedSchema as z.ZodType<SharedBlock>).max(200),
   brief: siteBriefSchema,

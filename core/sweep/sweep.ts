@@ -7,13 +7,20 @@ export type Held = { key: string; from: number; to: number }
  * given the keys of all that holds there.
  * @param from the least width, px; `to` the greatest
  * @param step px between the widths that are looked at first
+ * @param also widths that are looked at as well, as those at which something may change at once
  */
-export function* sweep(from: number, to: number, step: number): Generator<number, Held[], ReadonlySet<string>> {
+export function* sweep(
+  from: number,
+  to: number,
+  step: number,
+  also: readonly number[] = [],
+): Generator<number, Held[], ReadonlySet<string>> {
   const known = new Map<number, ReadonlySet<string>>()
   const widths = new Set<number>()
   for (let width = from; width < to; width += step) widths.add(width)
+  for (const width of also) if (width > from && width < to) widths.add(width)
   widths.add(to)
-  for (const width of widths) known.set(width, yield width)
+  for (const width of [...widths].sort((a, b) => a - b)) known.set(width, yield width)
 
   const first = [...known.keys()].sort((a, b) => a - b)
   for (const [n, low] of first.slice(0, -1).entries()) {

@@ -1,0 +1,76 @@
+import { useEffect, useRef, useState } from 'react'
+import type { Repair } from '#core/analysis/finding'
+import type { WidthFinding } from '#core/sweep/find'
+import { asksForWords } from '#core/sweep/repairs/index'
+import type { Sweeper, Swept } from '../live/sweeper'
+import { useSession, useSessionStore } from '../session/context'
+import { edit, pageOf } from '../session/store'
+import { Button } from '../ui/button'
+import type { Trial } from './check'
+import { tryRepairs } from './try-repairs'
+
+type RepairsProps = {
+  finding: WidthFinding
+  swept: Swept | null
+  sweeper: Sweeper | null
+  trial: Trial | null
+  onTry: (trial: Trial | null) => void
+}
+
+type Tried = { tried: number; of: number; found: readonly Repair[] }
+
+/** What mends a finding and makes no other. Each is shown on the page while it is pointed at, and taken by one press. */
+export function Repairs({ finding, swept, sweeper, trial, onTry }: RepairsProps) {
+  const store = useSessionStore()
+  const site = useSession((state) => state.session.site)
+  const pageId = useSession((state) => pageOf(state).id)
+  const [{ tried, of, found }, setTried] = useState<Tried>({ tried: 0, of: 0, found: [] })
+  // Each run makes the findings anew; they are tried again where what is said of this one is another, or something else is found.
+  const key = `${finding.kind} ${finding.block} ${finding.beside} ${JSON.stringify(finding.ranges)}`
+  const latest = useRef({ finding, site, pageId })
+  latest.current = { finding, site, pageId }
+  useEffect(() => {
+    if (!sweeper || !swept) return
+    const giveUp = new AbortController()
+    const { finding: tryFor, site: now, pageId: on } = latest.current
+    setTried({ tried: 0, of: 0, found: [] })
+    void tryRepairs(tryFor, now, on, swept.findings, sweeper, {
+      signal: giveUp.signal,
+      onTried: (done, all, repairs) => setTried({ tried: done, of: all, found: repairs }),
+    })
+    return () => giveUp.abort()
+  }, [key, swept, sweeper])
+  const busy = tried < of
+  return (
+    <div>
+      {found.length > 0 && (
+        <div className="flex flex-wrap gap-2" role="group" aria-label="Repairs">
+          {found.map((one) => (
+            <Button
+              key={one.label}
+              className={trial?.label === one.label ? '!border-ink' : ''}
+              onPointerEnter={() => onTry(one)}
+              onFocus={() => onTry(one)}
+              onClick={() => {
+                onTry(null)
+                edit(store, one.edit)
+              }}
+            >
+              {one.label}
+            </Button>
+          ))}
+        </div>
+      )}
+      <p role="status" className="mt-1 text-label text-ink-2" data-tried={busy || !swept ? undefined : found.length}>
+        {busy
+          ? `Trying repairs, ${tried} of ${of}`
+          : found.length === 0
+            ? of === 0
+              ? 'There is no repair to try: this one is for you to judge.'
+              : `${of} repairs were tried; each leaves it, or makes another finding.`
+            : 'Each was tried at all widths: it mends this and makes no other finding. One press takes it.'}
+        {!busy && asksForWords(finding) && ' Shorter words, or a soft hyphen where one may be parted, would mend it too.'}
+      </p>
+    </div>
+  )
+}

@@ -1,0 +1,71 @@
+import { applyEdit } from '#core/edits/index'
+import { forAllCopies } from '#core/edits/through-shared'
+import type { Repair } from '#core/analysis/finding'
+import type { Site } from '#core/site/schema'
+import type { WidthFinding } from '#core/sweep/find'
+import { isMended } from '#core/sweep/mended'
+import { candidatesFor } from '#core/sweep/repairs/index'
+import type { Sweeper } from '../live/sweeper'
+import { makeId } from '../session/store'
+
+/** Most repairs that are offered of one finding. */
+const OFFERED = 4
+
+type Trying = {
+  signal: AbortSignal
+  /** Told how many of how many were tried, and those that mend it so far. */
+  onTried: (tried: number, of: number, found: readonly Repair[]) => void
+}
+
+/** Tries what could mend a finding on a copy of the site, each through all widths of its section. Given up, it tells no more. */
+export async function tryRepairs(
+  finding: WidthFinding,
+  site: Site,
+  pageId: string,
+  before: readonly WidthFinding[],
+  sweeper: Sweeper,
+  { signal, onTried }: Trying,
+): Promise<void> {
+  const candidates = candidatesFor(finding, site, makeId)
+  const found: Repair[] = []
+  onTried(0, candidates.length, found)
+  for (const [n, candidate] of candidates.entries()) {
+    if (signal.aborted || found.length >= OFFERED) break
+    const edit = forAllCopies(site, candidate.edit)
+    const repair = { ...candidate, edit }
+    if (await mends(repair, finding, site, pageId, before, sweeper, signal)) found.push(repair)
+    if (!signal.aborted) onTried(n + 1, candidates.length, [...found])
+  }
+  if (!signal.aborted) onTried(candidates.length, candidates.length, [...found])
+}
+
+async function mends(
+  { edit }: Repair,
+  finding: WidthFinding,
+  site: Site,
+  pageId: string,
+  before: readonly WidthFinding[],
+  sweeper: Sweeper,
+  signal: AbortSignal,
+): Promise<boolean> {
+  let tried: Site
+  try {
+    tried = applyEdit(site, edit).site
+  } catch {
+    // One that the document does not take, as a value that its block does not have, is no repair.
+    return false
+  }
+  const page = tried.pages.find((one) => one.id === pageId)!
+  // A breakpoint that nothing needs is taken away for the whole page; all else changes one section, or those with its copies.
+  const same = new Set(site.pages.find((one) => one.id === pageId)!.sections)
+  const isConcerned = ({ id }: { id: string }) => finding.section === undefined || id === finding.section
+  const concerned = page.sections.filter((one) => isConcerned(one) || !same.has(one))
+  const ids = new Set<string | undefined>(concerned.map((one) => one.id))
+  const result = await sweeper.run(tried, page, {
+    signal,
+    ...(finding.section === undefined ? {} : { only: ids as ReadonlySet<string> }),
+  })
+  if (!result) return false
+  const isAbout = (one: WidthFinding) => finding.section === undefined || ids.has(one.section)
+  return isMended(finding, before.filter(isAbout), result.findings.filter(isAbout))
+}

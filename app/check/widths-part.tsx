@@ -1,0 +1,97 @@
+import { useState } from 'react'
+import { excuseOf } from '#core/site/excuse'
+import type { WidthFinding } from '#core/sweep/find'
+import { cleanStretch } from '#core/sweep/segments'
+import { useSession } from '../session/context'
+import { pageOf } from '../session/store'
+import type { Sweeper, Swept } from '../live/sweeper'
+import type { Trial } from './check'
+import { Chart } from './chart'
+import { FindingRow } from './finding-row'
+
+export const keyOf = ({ kind, block, beside }: WidthFinding): string => `${kind} ${block ?? ''} ${beside ?? ''}`
+
+type WidthsPartProps = {
+  swept: Swept | null
+  sweeper: Sweeper | null
+  chosen: WidthFinding | null
+  onChoose: (finding: WidthFinding | null) => void
+  trial: Trial | null
+  onTry: (trial: Trial | null) => void
+}
+
+/** What is wrong at which widths: as a chart by section, and in sentences, the worst first. */
+export function WidthsPart({ swept, sweeper, chosen, onChoose, trial, onTry }: WidthsPartProps) {
+  const page = useSession(pageOf)
+  const excuses = useSession((state) => state.session.site.excuses)
+  const [all, setAll] = useState(false)
+  const found = swept?.findings ?? []
+  const excused = found.filter((one) => excuseOf(excuses, page.id, one))
+  const open = found.filter((one) => !excused.includes(one))
+  const faults = open.filter((one) => one.fault)
+  const others = open.filter((one) => !one.fault)
+  const row = (one: WidthFinding) => (
+    <FindingRow
+      key={keyOf(one)}
+      finding={one}
+      excuse={excuseOf(excuses, page.id, one)}
+      swept={swept}
+      sweeper={sweeper}
+      chosen={chosen !== null && keyOf(chosen) === keyOf(one)}
+      onChoose={onChoose}
+      trial={trial}
+      onTry={onTry}
+    />
+  )
+  return (
+    <>
+      <section className="px-5 pb-3 pt-3" aria-labelledby="widths-title">
+        <header className="mb-1 flex items-baseline gap-3">
+          <span className="figure text-muted">1</span>
+          <h2 id="widths-title" className="text-[14px] font-semibold">
+            Widths
+          </h2>
+          <span className="ml-auto text-label text-ink-2" data-faults={swept ? faults.length : undefined}>
+            {swept && summary(faults, others.length)}
+          </span>
+        </header>
+        <Chart sections={page.sections} findings={open} chosen={chosen} onChoose={onChoose} />
+      </section>
+      {swept && faults.length === 0 && (
+        <p className="flex items-center gap-2 border-t border-line px-5 py-2.5 text-ink-2">
+          <span aria-hidden className="h-2 w-2 rounded-full bg-reed" /> Nothing is cut off, broken or out of reach at any width.
+        </p>
+      )}
+      <ul aria-label="Faults">{faults.map(row)}</ul>
+      {others.length > 0 && (
+        <>
+          <h3 className="border-t border-line-strong px-5 pb-1.5 pt-3 text-label font-semibold">For your eye: {others.length}</h3>
+          <ul aria-label="For your eye">{(all ? others : others.slice(0, SHOWN)).map(row)}</ul>
+          {others.length > SHOWN && !all && (
+            <button type="button" className="min-h-6 px-5 py-1.5 text-label underline" onClick={() => setAll(true)}>
+              Show the other {others.length - SHOWN}
+            </button>
+          )}
+        </>
+      )}
+      {excused.length > 0 && (
+        <>
+          <h3 className="border-t border-line-strong px-5 pb-1.5 pt-3 text-label font-semibold">
+            Not faults here: {excused.length}
+          </h3>
+          <ul aria-label="Not faults here">{excused.map(row)}</ul>
+        </>
+      )}
+    </>
+  )
+}
+
+/** How many are listed before one asks for more. */
+const SHOWN = 12
+
+function summary(faults: readonly WidthFinding[], others: number): string {
+  if (faults.length === 0) return others === 0 ? 'clean at every width' : `no faults, ${others} for your eye`
+  const sections = new Set(faults.map((one) => one.section)).size
+  const clean = cleanStretch(faults)
+  return `${faults.length} ${faults.length === 1 ? 'fault' : 'faults'} in ${sections} ${sections === 1 ? 'section' : 'sections'}${clean ? `, clean from ${clean.from} to ${clean.to}` : ''}`
+}

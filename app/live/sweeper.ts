@@ -1,0 +1,149 @@
+import { type AtBreakpoint, idleBreakpoints } from '#core/sweep/at-breakpoints'
+import { createFinder, idleFinding, inOrder, type WidthFinding } from '#core/sweep/find'
+import { sweep } from '#core/sweep/sweep'
+import { STEP, SWEPT, widthsAtBreakpoints } from '#core/sweep/widths'
+import { viewportHeightFor } from '#core/grid/viewport-height'
+import { walkPage } from '#core/site/tree'
+import type { Page, Site } from '#core/site/schema'
+import { type HiddenFrame, openHiddenFrame } from './hidden-frame'
+import { createReader } from './read-page'
+
+/** How long one slice of the work may take, ms: the screen stays quick in between. */
+const SLICE = 10
+
+/** What a run through all widths came to: the findings, the worst first, how many widths were looked at, and for how long, ms. */
+export type Swept = { findings: WidthFinding[]; widths: number; took: number }
+
+type Running = {
+  signal: AbortSignal
+  /** Told how much is done, 0 to 1. */
+  onProgress?: (share: number) => void
+  /** Ids of the sections that are run through, where not all are. */
+  only?: ReadonlySet<string>
+}
+
+export type Sweeper = {
+  /** Runs a page through all widths; sections that are as they were before are not run again. @returns nothing where it was given up */
+  run: (site: Site, page: Page, running: Running) => Promise<Swept | undefined>
+  close: () => void
+}
+
+type Section = Page['sections'][number]
+type Context = Pick<Site, 'guide' | 'breakpoints' | 'pictures' | 'fonts' | 'shared' | 'language'>
+/** What was found of a section, and what it stood between: what touches it across its edges belongs to it. */
+type Known = {
+  context: Context
+  above: Section | undefined
+  below: Section | undefined
+  findings: WidthFinding[]
+  at: AtBreakpoint[]
+}
+
+const CONTEXT = ['guide', 'breakpoints', 'pictures', 'fonts', 'shared', 'language'] as const
+const isSameContext = (a: Context, b: Context) => CONTEXT.every((one) => a[one] === b[one])
+
+/** Makes a sweeper, which keeps its frame and what it found of each section until it is closed. */
+export function createSweeper(): Sweeper {
+  const known = new WeakMap<Section, Known>()
+  let opened: Promise<HiddenFrame> | undefined
+  let language = ''
+  // One run at a time: they share the frame.
+  let before: Promise<unknown> = Promise.resolve()
+
+  async function frameFor(site: Site): Promise<HiddenFrame> {
+    if (opened && language !== site.language) {
+      ;(await opened).close()
+      opened = undefined
+    }
+    language = site.language
+    return (opened ??= openHiddenFrame(language))
+  }
+
+  async function runThrough(site: Site, page: Page, { signal, onProgress, only }: Running): Promise<Swept | undefined> {
+    if (signal.aborted) return undefined
+    const from = performance.now()
+    const sections = page.sections.filter((one) => !one.hidden)
+    const concerned = only ? sections.filter((one) => only.has(one.id)) : sections
+    const stands = (one: Section): Pick<Known, 'above' | 'below'> => {
+      const n = sections.indexOf(one)
+      return { above: sections[n - 1], below: sections[n + 1] }
+    }
+    const dirty = concerned.filter((one) => {
+      const before = known.get(one)
+      const { above, below } = stands(one)
+      return !before || !isSameContext(before.context, site) || before.above !== above || before.below !== below
+    })
+    let widths = 0
+    if (dirty.length > 0) {
+      const hidden = await frameFor(site)
+      // What has not changed, and is no neighbour of what has, is not even laid out: none is wider for it.
+      const shown = sections.filter((one, n) =>
+        [sections[n - 1], one, sections[n + 1]].some((each) => each && dirty.includes(each)),
+      )
+      await hidden.show(site, { ...page, sections: shown })
+      const finder = createFinder(site, shown)
+      const reader = createReader(hidden.frame.document)
+      let tall = 0
+      const look = (width: number) => {
+        const height = viewportHeightFor(width)
+        // Set only where it changes: all that inherits it is styled anew.
+        if (height !== tall) hidden.frame.document.documentElement.style.setProperty('--vh', `${(tall = height) / 100}px`)
+        hidden.resize(width, height)
+        return reader.read(width)
+      }
+      // At the widest, words stand on one line, and the width of each is known from then on.
+      look(SWEPT.to)
+      const first = widthsAtBreakpoints(site.breakpoints)
+      const run = sweep(SWEPT.from, SWEPT.to, STEP, first)
+      const expected = (SWEPT.to - SWEPT.from) / STEP + first.length + 10 * dirty.length
+      let [next, since] = [run.next(), performance.now()]
+      while (!next.done) {
+        if (signal.aborted) return undefined
+        next = run.next(finder.look(look(next.value)))
+        widths++
+        if (performance.now() - since < SLICE) continue
+        onProgress?.(Math.min(0.99, widths / expected))
+        await new Promise((done) => setTimeout(done))
+        since = performance.now()
+      }
+      const findings = finder.findings(next.value)
+      const at = finder.atBreakpoints()
+      for (const section of dirty)
+        known.set(section, {
+          context: site,
+          ...stands(section),
+          findings: findings.filter((one) => one.section === section.id),
+          at: at.filter((one) => one.section === section.id),
+        })
+    }
+    const all = concerned.flatMap((one) => known.get(one) ?? [])
+    const idle = idleBreakpoints(
+      all.flatMap((one) => one.at),
+      site.breakpoints,
+    ).filter((below) => !isUsed(site, below))
+    onProgress?.(1)
+    return {
+      findings: inOrder([...all.flatMap((one) => one.findings), ...idle.map(idleFinding)]),
+      widths,
+      took: performance.now() - from,
+    }
+  }
+
+  return {
+    run(site, page, running) {
+      const result = before.then(() => runThrough(site, page, running))
+      before = result.catch(() => undefined)
+      return result
+    },
+    close() {
+      void before.then(async () => (await opened)?.close())
+    },
+  }
+}
+
+/** True where some block of the site has an exception at a breakpoint. */
+function isUsed(site: Site, below: number): boolean {
+  const id = site.breakpoints.find((one) => one.below === below)?.id
+  if (id === undefined) return false
+  return site.pages.some((page) => [...walkPage(page)].some((block) => Object.keys(block.style.below?.[id] ?? {}).length > 0))
+}

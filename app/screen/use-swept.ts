@@ -1,0 +1,39 @@
+import { useEffect, useState } from 'react'
+import { createSweeper, type Sweeper, type Swept } from '../live/sweeper'
+import { useSession } from '../session/context'
+import { pageOf } from '../session/store'
+
+/** How long after an edit the page is run through its widths again, ms. */
+const REST = 400
+
+/** What the sweep knows of the page: what it found last, how far it is, 0 to 1, and the sweeper, for what is only tried. */
+export type SweptState = { swept: Swept | null; share: number; sweeper: Sweeper | null }
+
+/** Runs the page through all widths, and again after each edit for what the edit touched. */
+export function useSwept(): SweptState {
+  const site = useSession((state) => state.session.site)
+  const page = useSession(pageOf)
+  const [sweeper, setSweeper] = useState<Sweeper | null>(null)
+  const [swept, setSwept] = useState<Swept | null>(null)
+  const [share, setShare] = useState(0)
+  useEffect(() => {
+    const made = createSweeper()
+    setSweeper(made)
+    return () => made.close()
+  }, [])
+  useEffect(() => {
+    if (!sweeper) return
+    const giveUp = new AbortController()
+    setShare(0)
+    const timer = setTimeout(() => {
+      void sweeper.run(site, page, { signal: giveUp.signal, onProgress: setShare }).then((result) => {
+        if (result) setSwept(result)
+      })
+    }, REST)
+    return () => {
+      clearTimeout(timer)
+      giveUp.abort()
+    }
+  }, [sweeper, site, page])
+  return { swept, share, sweeper }
+}

@@ -1,0 +1,196 @@
+import { describe, expect, test } from 'vitest'
+import type { Picture } from '#core/picture/picture'
+import { pixels } from '#core/values/length'
+import { block, foundBy } from '../scene.fixture'
+
+const text = (id: string) => block('text', id)
+const group = (id: string, held: object[], values = {}) => block('group', id, values, { children: held })
+
+describe('what reaches past something', () => {
+  test('a block past the window is found by how far it reaches, the innermost of several', () => {
+    const held = [group('card', [text('words')])]
+    expect(foundBy('pastWindow', held, { boxes: { card: [0, 0, 817, 40], words: [0, 0, 817, 40] } })).toEqual([['words', 17]])
+    expect(foundBy('pastWindow', held, { boxes: { card: [-9, 0, 300, 40], words: [0, 0, 300, 40] } })).toEqual([['card', 9]])
+    expect(foundBy('pastWindow', held, { boxes: { card: [0, 0, 800.6, 40], words: [0, 0, 800, 40] } })).toEqual([])
+  })
+
+  test('what is cut off does not make the page scroll', () => {
+    const held = [group('card', [text('words')])]
+    expect(foundBy('pastWindow', held, { boxes: { card: [0, 0, 800, 40], words: [0, 0, 900, 40] }, cuts: ['card'] })).toEqual([])
+  })
+
+  test('a block out of its group is found, but not one that scrolls, or is held there', () => {
+    const boxes = { card: [0, 0, 300, 40], words: [0, 0, 317, 40] } as const
+    expect(foundBy('pastHolder', [group('card', [text('words')])], { boxes })).toEqual([['words', 'card', 17]])
+    expect(foundBy('pastHolder', [group('card', [text('words')], { layout: 'row', scrolls: true })], { boxes })).toEqual([])
+    expect(foundBy('pastHolder', [group('card', [block('text', 'words', { position: 'held' })])], { boxes })).toEqual([])
+  })
+
+  test('words past a box that cuts are cut off; a picture past it is cropped', () => {
+    const boxes = { card: [0, 0, 300, 40], words: [0, 0, 300, 80] } as const
+    const held = [group('card', [text('words')])]
+    expect(foundBy('cutWords', held, { boxes, words: { words: { count: 4 } }, cuts: ['card'] })).toEqual([['words', 40]])
+    expect(foundBy('cutWords', held, { boxes, words: { words: { count: 4 } } })).toEqual([])
+    expect(foundBy('cutWords', held, { boxes, cuts: ['card'] })).toEqual([])
+  })
+})
+
+describe('words', () => {
+  test('over words are found where their letters meet, and not where only their lines do', () => {
+    const held = [text('one'), text('two')]
+    const words = { one: {}, two: {} }
+    expect(foundBy('overEachOther', held, { boxes: { one: [0, 0, 200, 24], two: [0, 12, 200, 24] }, words })).toEqual([
+      ['two', 'one', 4.96],
+    ])
+    expect(foundBy('overEachOther', held, { boxes: { one: [0, 0, 200, 24], two: [0, 20, 200, 24] }, words })).toEqual([])
+    expect(foundBy('overEachOther', held, { boxes: { one: [0, 0, 200, 24], two: [220, 0, 200, 24] }, words })).toEqual([])
+    const over = [text('one'), block('text', 'two', { layer: 'raised' })]
+    expect(foundBy('overEachOther', over, { boxes: { one: [0, 0, 200, 24], two: [0, 12, 200, 24] }, words })).toEqual([])
+  })
+
+  test('that do not fit on a line are found by how much they lack', () => {
+    const boxes = { one: [0, 0, 200, 24] } as const
+    expect(foundBy('brokenWord', [text('one')], { boxes, words: { one: { over: 17, broken: true } } })).toEqual([['one', 17]])
+    expect(foundBy('brokenWord', [text('one')], { boxes, words: { one: {} } })).toEqual([])
+  })
+
+  test('below 12 px are found, at 12 px are not', () => {
+    const boxes = { one: [0, 0, 200, 24] } as const
+    expect(foundBy('smallWords', [text('one')], { boxes, words: { one: { size: 11 } } })).toEqual([['one', 1]])
+    expect(foundBy('smallWords', [text('one')], { boxes, words: { one: { size: 12 } } })).toEqual([])
+  })
+
+  test('of a button on two lines, and a heading on five or with a word alone, are found', () => {
+    const boxes = { one: [0, 0, 200, 100] } as const
+    expect(foundBy('secondLine', [block('button', 'one')], { boxes, words: { one: { count: 2 } } })).toEqual([['one', 2]])
+    expect(foundBy('secondLine', [text('one')], { boxes, words: { one: { count: 2 } } })).toEqual([])
+    expect(foundBy('headingLines', [block('heading', 'one')], { boxes, words: { one: { count: 5 } } })).toEqual([['one', 5]])
+    expect(foundBy('headingLines', [block('heading', 'one')], { boxes, words: { one: { count: 4 } } })).toEqual([])
+    expect(foundBy('loneWord', [block('heading', 'one')], { boxes, words: { one: { count: 2, lone: true } } })).toEqual([
+      ['one', 1],
+    ])
+    expect(foundBy('loneWord', [text('one')], { boxes, words: { one: { count: 2, lone: true } } })).toEqual([])
+  })
+
+  test('in lines of more than 80 characters, or less than 30 where there is room, are found', () => {
+    const long = { boxes: { one: [0, 0, 700, 48] }, words: { one: { count: 2, characters: 190 } } } as const
+    expect(foundBy('longLines', [text('one')], long)).toEqual([['one', 95]])
+    expect(foundBy('longLines', [block('heading', 'one')], long)).toEqual([])
+    const short = { boxes: { one: [0, 0, 150, 96] }, words: { one: { count: 4, characters: 80 } } } as const
+    expect(foundBy('shortLines', [text('one')], short)).toEqual([['one', 10]])
+    expect(foundBy('shortLines', [text('one')], { ...short, width: 200 })).toEqual([])
+  })
+})
+
+describe('what is pressed', () => {
+  const link = (id: string) => block('link', id)
+  const held = [block('nav', 'links', {}, { children: [link('one'), link('two')] })]
+
+  test('is found where it is small and another is near, by 2.5.8', () => {
+    expect(foundBy('smallTarget', held, { boxes: { links: [0, 0, 400, 20], one: [0, 0, 60, 20], two: [0, 20, 60, 20] } })).toEqual([
+      ['one', 4],
+      ['two', 4],
+    ])
+    expect(foundBy('smallTarget', held, { boxes: { links: [0, 0, 400, 60], one: [0, 0, 60, 20], two: [0, 30, 60, 20] } })).toEqual(
+      [],
+    )
+    expect(foundBy('smallTarget', held, { boxes: { links: [0, 0, 400, 60], one: [0, 0, 60, 24], two: [0, 24, 60, 24] } })).toEqual(
+      [],
+    )
+  })
+
+  test('is looked at for fingers in narrow windows alone', () => {
+    const boxes = { one: [0, 0, 90, 36], two: [0, 40, 90, 36] } as const
+    const buttons = [block('button', 'one'), block('button', 'two')]
+    expect(foundBy('touchTarget', buttons, { width: 390, boxes })).toEqual([
+      ['one', 8],
+      ['two', 8],
+    ])
+    expect(foundBy('touchTarget', buttons, { width: 1280, boxes })).toEqual([])
+    expect(foundBy('closeTargets', buttons, { width: 390, boxes })).toEqual([['two', 'one', 4]])
+    expect(foundBy('closeTargets', buttons, { width: 390, boxes: { one: [0, 0, 90, 36], two: [0, 44, 90, 36] } })).toEqual([])
+  })
+
+  test('takes one row in a navigation', () => {
+    expect(foundBy('secondRow', held, { boxes: { links: [0, 0, 100, 50], one: [0, 0, 60, 24], two: [0, 26, 60, 24] } })).toEqual([
+      ['links', 2],
+    ])
+    expect(foundBy('secondRow', held, { boxes: { links: [0, 0, 200, 24], one: [0, 0, 60, 24], two: [70, 2, 60, 20] } })).toEqual([])
+  })
+})
+
+describe('what is laid out on columns', () => {
+  const cards = ['a', 'b', 'c', 'd'].map(text)
+  const grid = [group('cards', cards, { layout: 'grid', tracks: 3 })]
+  const three = { cards: [0, 0, 600, 220], a: [0, 0, 190, 100], b: [205, 0, 190, 100], c: [410, 0, 190, 100] } as const
+
+  test('leaves no block alone under a row of several', () => {
+    expect(foundBy('rowOfOne', grid, { boxes: { ...three, d: [0, 120, 190, 100] } })).toEqual([['cards', 3]])
+    expect(foundBy('rowOfOne', grid, { boxes: three })).toEqual([])
+  })
+
+  test('leaves no column empty', () => {
+    const two = { cards: [0, 0, 600, 100], a: [0, 0, 190, 100], b: [205, 0, 190, 100] } as const
+    expect(foundBy('emptyColumn', grid, { boxes: two })).toEqual([['cards', 205]])
+    expect(foundBy('emptyColumn', grid, { boxes: three })).toEqual([])
+  })
+
+  test('is read in the order in which it is seen', () => {
+    const held = [text('a'), text('b')]
+    const words = { a: {}, b: {} }
+    expect(foundBy('readingOrder', held, { boxes: { a: [0, 100, 200, 40], b: [0, 0, 200, 40] }, words })).toEqual([['b', 'a', 100]])
+    expect(foundBy('readingOrder', held, { boxes: { a: [300, 0, 200, 40], b: [0, 0, 200, 40] }, words })).toEqual([['b', 'a', 300]])
+    expect(foundBy('readingOrder', held, { boxes: { a: [0, 0, 200, 40], b: [300, 0, 200, 40] }, words })).toEqual([])
+    // Pictures may be anywhere.
+    expect(
+      foundBy('readingOrder', [text('a'), block('picture', 'b')], {
+        boxes: { a: [0, 100, 200, 40], b: [0, 0, 200, 40] },
+        words: { a: {} },
+      }),
+    ).toEqual([])
+  })
+})
+
+describe('pictures', () => {
+  const photo: Picture = {
+    id: 'dome',
+    name: 'Dome',
+    hash: 'a'.repeat(64),
+    type: 'image/jpeg',
+    width: 400,
+    height: 200,
+    focal: { x: 10, y: 50 },
+  }
+  const placed = (values = {}) => [block('picture', 'one', values, { picture: 'dome' })]
+
+  test('are found where they are drawn larger than they are', () => {
+    expect(foundBy('blownUp', placed(), { boxes: { one: [0, 0, 500, 250] }, pictures: [photo] })).toEqual([['one', 1.25]])
+    expect(foundBy('blownUp', placed(), { boxes: { one: [0, 0, 400, 200] }, pictures: [photo] })).toEqual([])
+    const drawing = { ...photo, type: 'image/svg+xml' as const }
+    expect(foundBy('blownUp', placed(), { boxes: { one: [0, 0, 500, 250] }, pictures: [drawing] })).toEqual([])
+  })
+
+  test('are found where the crop loses their focal point', () => {
+    const boxes = { one: [0, 0, 100, 200] } as const
+    expect(foundBy('focusCropped', placed({ focal: { x: 90, y: 50 } }), { boxes, pictures: [photo] })).toEqual([['one', 75]])
+    expect(foundBy('focusCropped', placed(), { boxes, pictures: [photo] })).toEqual([])
+  })
+})
+
+describe('the window', () => {
+  test('is not covered by more than a third by what stays in sight', () => {
+    const sticky = [block('text', 'one', { position: 'sticky' })]
+    expect(foundBy('highSticky', sticky, { width: 1280, boxes: { band: [0, 0, 1280, 2000], one: [0, 0, 1280, 320] } })).toEqual([
+      ['one', 0.4],
+    ])
+    expect(foundBy('highSticky', sticky, { width: 1280, boxes: { band: [0, 0, 1280, 2000], one: [0, 0, 1280, 200] } })).toEqual([])
+    expect(foundBy('highSticky', sticky, { width: 1280, boxes: { band: [0, 0, 1280, 2000], one: [0, 0, 400, 320] } })).toEqual([])
+  })
+
+  test('is filled by a section that is meant to, and not by a little more', () => {
+    const full = { minHeight: { value: 100, unit: 'vh' as const } }
+    expect(foundBy('overWindow', [], { width: 1280, boxes: { band: [0, 0, 1280, 850] } }, full)).toEqual([['band', 50]])
+    expect(foundBy('overWindow', [], { width: 1280, boxes: { band: [0, 0, 1280, 800] } }, full)).toEqual([])
+    expect(foundBy('overWindow', [], { width: 1280, boxes: { band: [0, 0, 1280, 850] } }, { minHeight: pixels(800) })).toEqual([])
+  })
+})

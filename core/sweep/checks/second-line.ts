@@ -1,0 +1,16 @@
+import { type Mark, seen, type WidthCheck } from '../check'
+import { calledFirst } from '../called'
+
+/** Buttons whose words take more than one line. */
+export const secondLine: WidthCheck = {
+  fault: true,
+  *find(at): Generator<Mark> {
+    for (const { id, read, fact } of seen(at))
+      if (fact.block.kind === 'button' && read.words && read.words.lines.length > 1)
+        yield { block: id, by: read.words.lines.length }
+  },
+  say: ({ fact, by, width, language }) => ({
+    sentence: `The button ${calledFirst(fact, language)} takes ${by} lines.`,
+    why: `At ${width} px its words are wider than it.`,
+  }),
+}

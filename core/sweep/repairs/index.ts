@@ -1,0 +1,135 @@
+import { type Edit, editSchema } from '#core/edits/index'
+import type { Repair } from '#core/analysis/finding'
+import { rangeAt } from '#core/grid/columns'
+import { layoutAt } from '#core/render/surround'
+import type { Site } from '#core/site/schema'
+import { findBlock } from '#core/site/tree'
+import { valuesByRange } from '#core/style/cascade'
+import { type PropertyName, type Scope, type StyleValues, valuesIn } from '#core/style/registry'
+import type { MakeId } from '#core/values/ids'
+import type { WidthFinding } from '../find'
+import { withBreakpointBelow } from '../with-breakpoint'
+import { fewerColumns } from './fewer-columns'
+import { larger } from './larger'
+import { lineLength } from './line-length'
+import { loosen } from './loosen'
+import type { Ailing, Remedy, RemedyMaker } from './remedy'
+import { smallerWords } from './smaller-words'
+import { stack } from './stack'
+import { wider } from './wider'
+import { wrap } from './wrap'
+
+/** What may mend a kind of finding, the gentlest first. Words that only a person can shorten have no remedy that changes them. */
+const REMEDIES: { [K in WidthFinding['kind']]: readonly RemedyMaker[] } = {
+  pastWindow: [loosen, wrap, smallerWords, fewerColumns, stack, wider],
+  pastHolder: [loosen, wrap, smallerWords, fewerColumns, stack, wider],
+  cutWords: [loosen, wrap, smallerWords, fewerColumns, stack, wider],
+  overEachOther: [loosen, wrap, fewerColumns, stack, wider],
+  brokenWord: [smallerWords, loosen, fewerColumns, wrap, wider, stack],
+  secondLine: [loosen, wrap, wider, fewerColumns, stack, smallerWords],
+  secondRow: [smallerWords, wider],
+  smallWords: [larger],
+  smallTarget: [larger],
+  touchTarget: [larger],
+  closeTargets: [larger],
+  headingLines: [smallerWords, wider, stack],
+  loneWord: [lineLength, wider],
+  longLines: [lineLength],
+  shortLines: [wider, fewerColumns, stack],
+  rowOfOne: [fewerColumns],
+  emptyColumn: [fewerColumns],
+  readingOrder: [loosen],
+  focusCropped: [loosen],
+  highSticky: [loosen],
+  overWindow: [loosen],
+  blownUp: [],
+  jump: [],
+  idleBreakpoint: [],
+}
+
+/** Most changes of one finding that are tried. */
+const MOST = 14
+
+/** A change that could mend a finding, to be tried before it is offered. */
+export type Candidate = Repair
+
+/**
+ * Changes that could mend a finding, the gentlest first: at the range of widths that it stands in, or below a breakpoint
+ * that is set exactly where it ends.
+ */
+export function candidatesFor(finding: WidthFinding, site: Site, makeId: MakeId): Candidate[] {
+  if (finding.kind === 'idleBreakpoint') {
+    const breakpoints = site.breakpoints.filter((one) => one.below !== finding.worst)
+    return [{ label: 'Take the breakpoint away', edit: { kind: 'site', field: 'breakpoints', value: breakpoints } }]
+  }
+  const place = finding.block === undefined ? undefined : findBlock(site, finding.block)
+  if (!place) return []
+  const range = rangeAt(site.breakpoints, finding.worst)
+  const valuesOf = (block: typeof place.block): StyleValues => valuesByRange(block.style, site.breakpoints)[range]!
+  const ailing: Ailing = {
+    finding,
+    block: place.block,
+    values: valuesOf(place.block),
+    layout: layoutAt(place.block, site.breakpoints, range),
+    around: place.ancestors
+      .map((block) => ({ block, values: valuesOf(block), layout: layoutAt(block, site.breakpoints, range) }))
+      .reverse(),
+    grid: site.breakpoints[range]!,
+  }
+  const remedies = REMEDIES[finding.kind].flatMap((make) => make(ailing))
+  // What holds below several breakpoints is mended at the widest of them.
+  const { to } = finding.ranges.at(-1)!
+  const widest = site.breakpoints[rangeAt(site.breakpoints, to)]!
+  const { below } = widest
+  const scope: Scope = below === null ? 'base' : { below: widest.id }
+  const id = makeId()
+  const added = withBreakpointBelow(site.breakpoints, to + 1, id)
+  return remedies
+    .flatMap((made): Candidate[] => {
+      const remedy = { ...made, values: withoutIdle(made.values, placed(site, made.block, range)) }
+      const where = below === null ? '' : ` below ${below}`
+      // What is set for all widths can only be taken away for all.
+      const clears = Object.entries(remedy.values).some(([, value]) => value === null)
+      if (clears) return [{ label: remedy.label, edit: styled(remedy, scopeOf(site, remedy, scope)) }]
+      const plain = { label: `${remedy.label}${where}`, edit: styled(remedy, scope) }
+      if (!added || 'size' in remedy.values) return [plain]
+      const exact: Edit = {
+        kind: 'batch',
+        label: 'breakpoint',
+        edits: [{ kind: 'site', field: 'breakpoints', value: added }, styled(remedy, { below: id })],
+      }
+      return [plain, { label: `${remedy.label} below ${to + 1}`, edit: exact }]
+    })
+    .filter(({ label }, n, all) => all.findIndex((one) => one.label === label) === n)
+    .filter(({ edit }) => editSchema.safeParse(edit).success)
+    .slice(0, MOST)
+}
+
+/** The values of a block that hold at a range. */
+const placed = (site: Site, id: string, range: number): StyleValues => {
+  const place = findBlock(site, id)
+  return place ? valuesByRange(place.block.style, site.breakpoints)[range]! : {}
+}
+
+/** A change without what it takes away where nothing is set. */
+const withoutIdle = (values: Remedy['values'], now: StyleValues): Remedy['values'] =>
+  Object.fromEntries(Object.entries(values).filter(([name, value]) => value !== null || now[name as PropertyName] !== undefined))
+
+/** Where a change that takes something away is made: in the scope that sets it, else for all widths. */
+function scopeOf(site: Site, { block, values }: Remedy, scope: Scope): Scope {
+  const own = valuesIn(findBlock(site, block)!.block.style, scope)
+  return Object.entries(values).every(([name, value]) => value !== null || own?.[name as PropertyName] !== undefined)
+    ? scope
+    : 'base'
+}
+
+const styled = ({ block, values }: Remedy, scope: Scope): Edit => ({
+  kind: 'style',
+  block,
+  scope,
+  values: values as StyleValues,
+})
+
+/** True where a finding is about words that are long for every room: only a person can shorten them. */
+export const asksForWords = ({ kind }: Pick<WidthFinding, 'kind'>): boolean =>
+  kind === 'brokenWord' || kind === 'secondLine' || kind === 'headingLines' || kind === 'cutWords'

@@ -1,0 +1,106 @@
+import { describe, expect, test } from 'vitest'
+import { applyEdit } from '#core/edits/index'
+import { pixels } from '#core/values/length'
+import { testIds } from '#core/values/ids.fixture'
+import type { WidthFinding } from '../find'
+import { block, siteWith } from '../scene.fixture'
+import { asksForWords, candidatesFor } from './index'
+
+const row = block(
+  'group',
+  'row',
+  { layout: 'row', span: 6, start: 1 },
+  {
+    children: [block('heading', 'title', { width: pixels(500) }), block('button', 'call')],
+  },
+)
+const cards = block(
+  'group',
+  'cards',
+  { layout: 'grid', tracks: 4 },
+  { children: ['a', 'b', 'c', 'd'].map((id) => block('text', id)) },
+)
+const site = siteWith([block('section', 'band', {}, { children: [row, cards] })])
+const finding = (
+  kind: WidthFinding['kind'],
+  id: string,
+  from: number,
+  to: number,
+  more: Partial<WidthFinding> = {},
+): WidthFinding => ({
+  kind,
+  fault: true,
+  block: id,
+  sentence: '',
+  ranges: [{ from, to }],
+  worst: from,
+  ...more,
+})
+const labels = (one: WidthFinding) => candidatesFor(one, site, testIds()).map(({ label }) => label)
+
+describe('what might mend a finding', () => {
+  test('of a block that is too wide: its own width, the row, fewer columns, stacking, all columns', () => {
+    expect(labels(finding('pastHolder', 'title', 640, 800))).toEqual([
+      'As wide as there is room',
+      'Let the row wrap below 1024',
+      'Let the row wrap below 801',
+      'Stack below 1024',
+      'Stack below 801',
+      'All columns below 1024',
+      'All columns below 801',
+    ])
+  })
+
+  test('of words: a size that grows over the very widths, where there is one that can still be read', () => {
+    const set = { size: 48, fits: 38.4, width: 640 }
+    const [first] = candidatesFor(finding('brokenWord', 'title', 640, 720, { set }), site, testIds())
+    expect(first).toEqual({
+      label: '38 to 48 px below 1024',
+      edit: {
+        kind: 'style',
+        block: 'title',
+        scope: { below: site.breakpoints[1]!.id },
+        values: { size: { fluid: { from: { at: 640, px: 38 }, to: { at: 721, px: 48 } } } },
+      },
+    })
+    expect(labels(finding('headingLines', 'title', 640, 720, { set: { size: 13, fits: 8, width: 640 } }))[0]).not.toContain('13 px')
+  })
+
+  test('of columns: numbers that come out even, and a least width of items', () => {
+    expect(labels(finding('rowOfOne', 'cards', 640, 800)).filter((one) => !one.endsWith('801'))).toEqual([
+      'Two across below 1024',
+      'One under the other below 1024',
+      'Items at least 200 px',
+      'Items at least 260 px',
+      'Items at least 320 px',
+    ])
+  })
+
+  test('each can be made, and is taken back', () => {
+    for (const kind of [
+      'pastWindow',
+      'brokenWord',
+      'secondLine',
+      'overEachOther',
+      'smallTarget',
+      'readingOrder',
+      'highSticky',
+    ] as const)
+      for (const { edit } of candidatesFor(finding(kind, 'call', 300, 700), site, testIds())) {
+        const { site: next, inverse } = applyEdit(site, edit)
+        expect(applyEdit(next, inverse).site).toEqual(site)
+      }
+  })
+
+  test('of a breakpoint at which nothing changes is to take it away; of a jump there is nothing', () => {
+    const { block: _, ...idle } = finding('idleBreakpoint', '', 639, 640, { worst: 640 })
+    const [{ edit }] = candidatesFor(idle, site, testIds()) as unknown as [{ edit: { value: unknown[] } }]
+    expect(edit.value).toHaveLength(site.breakpoints.length - 1)
+    expect(labels(finding('jump', 'band', 639, 640))).toEqual([])
+    expect(labels(finding('pastWindow', 'gone', 300, 400))).toEqual([])
+  })
+
+  test('words that only a person can shorten are said to be so', () => {
+    expect([asksForWords({ kind: 'brokenWord' }), asksForWords({ kind: 'pastWindow' })]).toEqual([true, false])
+  })
+})

@@ -1,0 +1,58 @@
+import { build } from 'esbuild'
+import type { Page } from '@playwright/test'
+import { join } from 'node:path'
+import { newSite } from '#core/site/defaults'
+import type { Block, Section } from '#core/blocks/index'
+import { newBlock, newSection } from '#core/blocks/defaults'
+import type { Site } from '#core/site/schema'
+import type { StyleValues } from '#core/style/registry'
+import type { WidthFinding } from '#core/sweep/find'
+import { testIds } from '#core/values/ids.fixture'
+import { openStore } from '#server/database'
+import { createSite } from '#server/sites'
+import type { Application } from './application'
+
+/** A block with words in English, an id and values. */
+export function worded(kind: 'text' | 'heading' | 'button' | 'link', id: string, words: string, values: StyleValues = {}): Block {
+  return { ...newBlock(kind, testIds()), id, words: { en: [words] }, style: { base: values } } as Block
+}
+
+export const group = (id: string, children: Block[], values: StyleValues = {}): Block =>
+  ({ ...newBlock('group', testIds()), id, children, style: { base: values } }) as Block
+
+export const section = (id: string, children: Block[], values: StyleValues = {}): Section =>
+  ({ ...newSection('reasons', testIds()), id, name: id, children, style: { base: values } }) as Section
+
+export function siteOf(name: string, sections: Section[]): Site {
+  const site = newSite(name, testIds())
+  return { ...site, pages: [{ ...site.pages[0]!, sections }] }
+}
+
+/** Keeps a site with a running application. @returns its address */
+export function keep(app: Application, site: Site): string {
+  const store = openStore(join(app.data, 'yarrowfinch.db'))
+  const id = createSite(store, site)
+  store.close()
+  return `${app.url}/sites/${id}`
+}
+
+/** Makes what runs pages through their widths known to a page of the application, as `sweepOf(site)`. */
+export async function withSweeper(page: Page): Promise<void> {
+  const { outputFiles } = await build({
+    stdin: {
+      contents: `import { createSweeper } from './app/live/sweeper'
+        const sweeper = createSweeper()
+        globalThis.sweepOf = (site) => sweeper.run(site, site.pages[0], { signal: new AbortController().signal })`,
+      resolveDir: process.cwd(),
+      loader: 'ts',
+    },
+    bundle: true,
+    write: false,
+    format: 'iife',
+    platform: 'browser',
+  })
+  await page.evaluate(outputFiles[0]!.text)
+}
+
+export const sweepOf = (page: Page, site: Site): Promise<{ findings: WidthFinding[]; widths: number; took: number }> =>
+  page.evaluate((one) => (globalThis as unknown as { sweepOf: (site: unknown) => Promise<never> }).sweepOf(one), site as unknown)
