@@ -23,6 +23,7 @@ try {
     'pictures',
     'motion',
     'scrolling',
+    'sweep',
     'large',
   ]
   const asked = process.argv.slice(2)

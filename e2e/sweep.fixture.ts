@@ -41,8 +41,10 @@ export async function withSweeper(page: Page): Promise<void> {
   const { outputFiles } = await build({
     stdin: {
       contents: `import { createSweeper } from './app/live/sweeper'
+        import { openHiddenFrame } from './app/live/hidden-frame'
         const sweeper = createSweeper()
-        globalThis.sweepOf = (site) => sweeper.run(site, site.pages[0], { signal: new AbortController().signal })`,
+        globalThis.sweepOf = (site) => sweeper.run(site, site.pages[0], { signal: new AbortController().signal })
+        globalThis.openHiddenFrame = openHiddenFrame`,
       resolveDir: process.cwd(),
       loader: 'ts',
     },

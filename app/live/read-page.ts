@@ -23,6 +23,8 @@ type Kept = {
 
 /** Where words may be parted: at spaces, after hyphens and slashes, at soft hyphens. */
 const WORD = /[^\s\u00ad\u200b\-‐–—/]+[-‐–—/]?/gu
+/** Overflow that shows nothing of what goes past. */
+const CUT = /hidden|clip/
 /** Letters from which a word can be wider than anything that it stands in. */
 const LONG = 4
 /** Share of the letters' size by which the parts of a word that ends in a hyphen are longer than the word. */
@@ -119,7 +121,7 @@ export function createReader(root: Document): Reader {
         const one = keptOf(element)
         const words = wordsOf(element, one, box)
         const { overflowX, overflowY } = one.style
-        const cuts = /hidden|clip/.test(overflowX) || /hidden|clip/.test(overflowY)
+        const cuts = { across: CUT.test(overflowX), down: CUT.test(overflowY) }
         blocks.set(element.dataset.block!, { box, cuts, ...(words ? { words } : {}) })
       }
       return { width, blocks }

@@ -103,7 +103,7 @@ export function createSweeper(): Sweeper {
         widths++
         if (performance.now() - since < SLICE) continue
         onProgress?.(Math.min(0.99, widths / expected))
-        await new Promise((done) => setTimeout(done))
+        await breathe()
         since = performance.now()
       }
       const findings = finder.findings(next.value)
@@ -140,6 +140,17 @@ export function createSweeper(): Sweeper {
     },
   }
 }
+
+/** Lets the screen do what waits to be done. A timer would wait for 4 ms each time, and there are a hundred and more. */
+const breathe = (): Promise<void> =>
+  new Promise((done) => {
+    const { port1, port2 } = new MessageChannel()
+    port1.onmessage = () => {
+      port1.close()
+      done()
+    }
+    port2.postMessage(null)
+  })
 
 /** True where some block of the site has an exception at a breakpoint. */
 function isUsed(site: Site, below: number): boolean {

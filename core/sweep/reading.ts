@@ -20,8 +20,8 @@ export type WordsRead = {
 export type BlockRead = {
   box: Box
   words?: WordsRead
-  /** True where what goes past its box is cut off; what scrolls is not. */
-  cuts: boolean
+  /** Whether what goes past its sides, and past its top and bottom, is cut off; what scrolls is not. */
+  cuts: { across: boolean; down: boolean }
 }
 
 /** What is read of a page at one width of the window, px: the blocks that are seen, in reading order. */

@@ -52,7 +52,14 @@ export const siteWith = (sections: Site['pages'][number]['sections']): Site => {
 export function readingOf({ width = 800, boxes, words = {}, cuts = [] }: Scene): Reading {
   const blocks = Object.entries(boxes).map(([id, at]): [string, BlockRead] => {
     const { count = 1, ...more } = words[id] ?? {}
-    return [id, { box: boxOf(at), cuts: cuts.includes(id), ...(words[id] ? { words: lines(at, count, more) } : {}) }]
+    return [
+      id,
+      {
+        box: boxOf(at),
+        cuts: { across: cuts.includes(id), down: cuts.includes(id) },
+        ...(words[id] ? { words: lines(at, count, more) } : {}),
+      },
+    ]
   })
   return { width, blocks: new Map(blocks) }
 }

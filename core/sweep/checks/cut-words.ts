@@ -14,10 +14,12 @@ export const cutWords: WidthCheck = {
       if (!read.words) continue
       let by = 0
       for (const around of [...fact.holders.map((one) => blocks.get(one.id)), read]) {
-        if (!around?.cuts) continue
-        const { box } = around
-        for (const line of read.words.lines)
-          by = Math.max(by, line.right - box.right, box.left - line.left, line.bottom - box.bottom, box.top - line.top)
+        if (!around) continue
+        const { box, cuts } = around
+        for (const line of read.words.lines) {
+          if (cuts.across) by = Math.max(by, line.right - box.right, box.left - line.left)
+          if (cuts.down) by = Math.max(by, line.bottom - box.bottom, box.top - line.top)
+        }
       }
       if (by > SPARE) yield { block: id, by }
     }

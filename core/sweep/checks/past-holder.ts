@@ -14,7 +14,7 @@ export const pastHolder: WidthCheck = {
     for (const { id, read, fact } of seen(at)) {
       const holder = fact.holders.at(-1)
       const around = holder && blocks.get(holder.id)
-      if (!around || holder.kind === 'section' || around.cuts) continue
+      if (!around || holder.kind === 'section' || around.cuts.across) continue
       const by = Math.max(read.box.right - around.box.right, around.box.left - read.box.left)
       if (by <= 1 || isLaidOver(fact, at.facts, at.breakpoints, at.range) || scrolls(fact.holders, at)) continue
       // What holds it stands out because of it.

@@ -10,7 +10,7 @@ export const pastWindow: WidthCheck = {
     const past = new Map<string, Mark>()
     for (const { id, read, fact } of seen(at)) {
       const by = Math.max(read.box.right - width, -read.box.left)
-      if (by <= 1 || fact.holders.some((one) => blocks.get(one.id)?.cuts)) continue
+      if (by <= 1 || fact.holders.some((one) => blocks.get(one.id)?.cuts.across)) continue
       for (const holder of fact.holders) past.delete(holder.id)
       past.set(id, { block: id, by })
     }

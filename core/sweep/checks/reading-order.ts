@@ -1,5 +1,5 @@
 import { isContainer } from '#core/blocks/tree'
-import { type Mark, seen, type WidthCheck } from '../check'
+import { type AtWidth, type Mark, seen, type WidthCheck } from '../check'
 import { called, calledFirst } from '../called'
 import { positionAt } from '../facts'
 
@@ -35,8 +35,8 @@ export const readingOrder: WidthCheck = {
 }
 
 /** True for what has words or is pressed, or holds such: pictures alone may be read in any order. */
-function tells(id: string, { facts, reading }: Parameters<WidthCheck['find']>[0]): boolean {
-  const block = facts.get(id)!.block
-  if (isContainer(block)) return block.children.some((one) => facts.has(one.id) && tells(one.id, { facts, reading } as never))
-  return reading.blocks.get(id)?.words !== undefined
+function tells(id: string, at: AtWidth): boolean {
+  const { block } = at.facts.get(id)!
+  if (isContainer(block)) return block.children.some((one) => at.facts.has(one.id) && tells(one.id, at))
+  return at.reading.blocks.get(id)?.words !== undefined
 }

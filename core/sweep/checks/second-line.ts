@@ -10,7 +10,7 @@ export const secondLine: WidthCheck = {
         yield { block: id, by: read.words.lines.length }
   },
   say: ({ fact, by, width, language }) => ({
-    sentence: `The button ${calledFirst(fact, language)} takes ${by} lines.`,
-    why: `At ${width} px its words are wider than it.`,
+    sentence: `${calledFirst(fact, language)} takes ${by} lines; the words of a button take one.`,
+    why: `At ${width} px they are wider than their button.`,
   }),
 }

@@ -22,7 +22,7 @@ export const secondRow: WidthCheck = {
     }
   },
   say: ({ fact, by, width, language }) => ({
-    sentence: `The navigation ${calledFirst(fact, language)} takes ${by} rows.`.replace('navigation A nav', 'navigation'),
+    sentence: `${fact.block.name ? calledFirst(fact, language) : 'The navigation'} takes ${by} rows.`,
     why: `At ${width} px its links are wider than it.`,
   }),
 }

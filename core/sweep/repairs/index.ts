@@ -50,14 +50,11 @@ const REMEDIES: { [K in WidthFinding['kind']]: readonly RemedyMaker[] } = {
 /** Most changes of one finding that are tried. */
 const MOST = 14
 
-/** A change that could mend a finding, to be tried before it is offered. */
-export type Candidate = Repair
-
 /**
  * Changes that could mend a finding, the gentlest first: at the range of widths that it stands in, or below a breakpoint
  * that is set exactly where it ends.
  */
-export function candidatesFor(finding: WidthFinding, site: Site, makeId: MakeId): Candidate[] {
+export function candidatesFor(finding: WidthFinding, site: Site, makeId: MakeId): Repair[] {
   if (finding.kind === 'idleBreakpoint') {
     const breakpoints = site.breakpoints.filter((one) => one.below !== finding.worst)
     return [{ label: 'Take the breakpoint away', edit: { kind: 'site', field: 'breakpoints', value: breakpoints } }]
@@ -85,7 +82,7 @@ export function candidatesFor(finding: WidthFinding, site: Site, makeId: MakeId)
   const id = makeId()
   const added = withBreakpointBelow(site.breakpoints, to + 1, id)
   return remedies
-    .flatMap((made): Candidate[] => {
+    .flatMap((made): Repair[] => {
       const remedy = { ...made, values: withoutIdle(made.values, placed(site, made.block, range)) }
       const where = below === null ? '' : ` below ${below}`
       // What is set for all widths can only be taken away for all.
