@@ -2,10 +2,10 @@ import { scaleLinear } from 'd3-scale'
 import { useEffect, useRef, useState } from 'react'
 import { rangesInWords } from '#core/analysis/finding'
 import type { Section } from '#core/blocks/index'
-import type { WidthFinding } from '#core/sweep/find'
+import { keyOf, type WidthFinding } from '#core/sweep/find'
 import { SWEPT } from '#core/sweep/widths'
 import { useSession } from '../session/context'
-import { blockName } from '../session/store'
+import { blockName } from '#core/blocks/block-name'
 
 const [NAMES, TOP, ROW] = [130, 46, 33]
 /** Px between figures on the axis, at least. */
@@ -90,7 +90,7 @@ export function Chart({ sections, findings, chosen, onChoose }: ChartProps) {
             {[...own.filter((one) => !one.fault), ...faults].flatMap((finding) =>
               finding.ranges.map(({ from, to }) => (
                 <button
-                  key={`${finding.kind} ${finding.block} ${finding.beside} ${from}`}
+                  key={`${keyOf(finding)} ${from}`}
                   type="button"
                   tabIndex={-1}
                   aria-hidden

@@ -1,9 +1,9 @@
 import { Tabs } from 'radix-ui'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
-import { findings as launchFindings } from '#core/analysis/checks/index'
+import { findingsOn } from '#core/analysis/checks/index'
 import type { Edit } from '#core/edits/index'
-import type { WidthFinding } from '#core/sweep/find'
+import { keyOf, type WidthFinding } from '#core/sweep/find'
 import { SiteBar } from '../screen/site-bar'
 import { SiteScreen, type SiteScreenProps } from '../screen/site-screen'
 import { useSwept } from '../screen/use-swept'
@@ -13,7 +13,7 @@ import { buttonClass } from '../ui/button'
 import { useRested } from '../ui/lagging'
 import { LaunchPart } from './launch-part'
 import { PageAt } from './page-at'
-import { keyOf, WidthsPart } from './widths-part'
+import { WidthsPart } from './widths-part'
 
 /** The Check screen: what is wrong at which widths, and what is missing before launch, at the left; the page where it is worst, at the right. */
 export function Check(props: SiteScreenProps) {
@@ -35,7 +35,10 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
   const { swept, share, sweeper } = useSwept()
   const [chosen, setChosen] = useState<string | null>(null)
   const [trial, setTrial] = useState<Trial | null>(null)
-  const launch = useMemo(() => launchFindings(site).filter((one) => one.page === page.id), [site, page.id])
+  const launch = useMemo(() => {
+    const rested = site.pages.find((one) => one.id === page.id)
+    return rested ? findingsOn(site, rested) : []
+  }, [site, page.id])
   const finding = swept?.findings.find((one) => keyOf(one) === chosen) ?? null
   const choose = (one: WidthFinding | null) => {
     setChosen(one && keyOf(one))

@@ -10,14 +10,14 @@ export function ExcuseForm({ finding, page, onDone }: { finding: WidthFinding; p
   const store = useSessionStore()
   const [reason, setReason] = useState('')
   const [missing, setMissing] = useState(false)
-  const { kind, block } = finding
+  const { kind, block, beside } = finding
   return (
     <form
       className="mt-2 flex flex-wrap items-center gap-2"
       onSubmit={(event) => {
         event.preventDefault()
         if (reason.trim() === '') return setMissing(true)
-        const item = { id: makeId(), page, kind, reason: reason.trim(), ...(block ? { block } : {}) }
+        const item = { id: makeId(), page, kind, reason: reason.trim(), ...(block ? { block } : {}), ...(beside ? { beside } : {}) }
         edit(store, { kind: 'list', list: 'excuses', drop: [], put: [{ item }] })
         onDone()
       }}

@@ -7,6 +7,7 @@ import type { Sweeper, Swept } from '../live/sweeper'
 import { useSession, useSessionStore } from '../session/context'
 import { edit, pageOf } from '../session/store'
 import { Button, buttonClass } from '../ui/button'
+import { FaultSign } from '../ui/fault-sign'
 import type { Trial } from './check'
 import { ExcuseForm } from './excuse-form'
 import { Repairs } from './repairs'
@@ -77,10 +78,4 @@ const shortRanges = ({ ranges }: WidthFinding): string =>
   ranges.length <= 2 ? rangesInWords(ranges) : `${rangesInWords(ranges.slice(0, 1))} and ${ranges.length - 1} more`
 
 const Sign = ({ fault }: { fault: boolean }) =>
-  fault ? (
-    <svg aria-label="Fault" role="img" width="10" height="10" viewBox="0 0 10 10">
-      <path d="M5 0l5 9H0z" fill="#A8401F" />
-    </svg>
-  ) : (
-    <span aria-hidden className="h-1 w-2.5 -translate-y-1 bg-[#C9B98A]" />
-  )
+  fault ? <FaultSign /> : <span aria-hidden className="h-1 w-2.5 -translate-y-1 bg-[#C9B98A]" />

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react'
 import type { Repair } from '#core/analysis/finding'
-import type { WidthFinding } from '#core/sweep/find'
+import { keyOf, type WidthFinding } from '#core/sweep/find'
 import { asksForWords } from '#core/sweep/repairs/index'
 import type { Sweeper, Swept } from '../live/sweeper'
 import { useSession, useSessionStore } from '../session/context'
@@ -26,7 +26,7 @@ export function Repairs({ finding, swept, sweeper, trial, onTry }: RepairsProps)
   const pageId = useSession((state) => pageOf(state).id)
   const [{ tried, of, found }, setTried] = useState<Tried>({ tried: 0, of: 0, found: [] })
   // Each run makes the findings anew; they are tried again where what is said of this one is another, or something else is found.
-  const key = `${finding.kind} ${finding.block} ${finding.beside} ${JSON.stringify(finding.ranges)}`
+  const key = `${keyOf(finding)} ${JSON.stringify(finding.ranges)}`
   const latest = useRef({ finding, site, pageId })
   latest.current = { finding, site, pageId }
   useEffect(() => {

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { excuseOf } from '#core/site/excuse'
-import type { WidthFinding } from '#core/sweep/find'
+import { keyOf, type WidthFinding } from '#core/sweep/find'
 import { cleanStretch } from '#core/sweep/segments'
 import { useSession } from '../session/context'
 import { pageOf } from '../session/store'
@@ -8,8 +8,6 @@ import type { Sweeper, Swept } from '../live/sweeper'
 import type { Trial } from './check'
 import { Chart } from './chart'
 import { FindingRow } from './finding-row'
-
-export const keyOf = ({ kind, block, beside }: WidthFinding): string => `${kind} ${block ?? ''} ${beside ?? ''}`
 
 type WidthsPartProps = {
   swept: Swept | null

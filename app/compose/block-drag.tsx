@@ -16,7 +16,8 @@ import { topmost } from '#core/many/chosen'
 import { later } from '../ui/later'
 import { followPointer } from './follow-pointer'
 import { PointerTab } from './pointer-tab'
-import { allSelected, blockName, type SessionState, type SessionStore, editAll, select, selected } from '../session/store'
+import { blockName } from '#core/blocks/block-name'
+import { allSelected, type SessionState, type SessionStore, editAll, select, selected } from '../session/store'
 
 const EqualGaps = later(async () => (await import('./equal-gaps-shown')).EqualGaps)
 

@@ -24,7 +24,8 @@ import {
   ungroupSelection,
 } from './on-selection'
 import { openViews, toggleMainAndNarrow } from '../session/desk'
-import { allSelected, blockName, type SessionStore, pageOf, select, selected, selectMany } from '../session/store'
+import { blockName } from '#core/blocks/block-name'
+import { allSelected, type SessionStore, pageOf, select, selected, selectMany } from '../session/store'
 
 const hasGroup = (store: SessionStore) => allSelected(store.getState()).some((one) => one.block.kind === 'group')
 const hasCopied = (store: SessionStore) => store.getState().copied !== null

@@ -6,7 +6,8 @@ import { topmost } from '#core/many/chosen'
 import { propertyOf } from '#core/style/registry'
 import { valueInWords } from '../fields/value-in-words'
 import { useSession, useSessionStore } from '../session/context'
-import { allSelected, blockName, editAll, select } from '../session/store'
+import { blockName } from '#core/blocks/block-name'
+import { allSelected, editAll, select } from '../session/store'
 import { TitledDialog } from '../ui/dialog'
 
 /** Every exception of the selected blocks and of what they hold: rows are properties, columns ranges of widths. */

@@ -4,18 +4,8 @@ import { hasWords, isContainer, walk } from '#core/blocks/tree'
 import { findBlock, walkPage, withNewIds } from '#core/site/tree'
 import type { Edit } from '#core/edits/index'
 import { openViews } from '../session/desk'
-import {
-  blockName,
-  type SessionState,
-  type SessionStore,
-  edit,
-  editAll,
-  makeId,
-  pageOf,
-  select,
-  selected,
-  selectMany,
-} from '../session/store'
+import { blockName } from '#core/blocks/block-name'
+import { type SessionState, type SessionStore, edit, editAll, makeId, pageOf, select, selected, selectMany } from '../session/store'
 
 type Job = Parameters<typeof newSection>[0]
 

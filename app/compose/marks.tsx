@@ -3,7 +3,8 @@ import { useSession } from '../session/context'
 import { type Box, boxOf, type StageView, useFrames } from '../live/frames'
 import { afterPaint } from '../ui/lagging'
 import { placeOfTab, TAB_HEIGHT, wordsNear } from './name-tab'
-import { allSelected, blockName } from '../session/store'
+import { blockName } from '#core/blocks/block-name'
+import { allSelected } from '../session/store'
 
 const ARM = 10
 

@@ -1,7 +1,7 @@
 import type { Block } from '#core/blocks/index'
 import { hasWords, isContainer, walk } from '#core/blocks/tree'
 import { plainText } from '#core/values/words'
-import { blockName } from '../session/store'
+import { blockName } from '#core/blocks/block-name'
 
 const MOST = 28
 

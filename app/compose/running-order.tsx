@@ -14,7 +14,8 @@ import { useSessionStore, useSession } from '../session/context'
 import { addBlock, addSection, insertPlace } from './insert'
 import { deleteSelection, duplicateSelection } from './on-selection'
 import { canPlaceCopy, placeCopy } from './sharing'
-import { blockName, edit, pageOf, select, selected } from '../session/store'
+import { blockName } from '#core/blocks/block-name'
+import { edit, pageOf, select, selected } from '../session/store'
 import { BlockTree, CopySign, Rename } from './block-tree'
 
 type Slots = { filled: number; all: number }

@@ -7,17 +7,8 @@ import { positionOf } from '#core/edits/places'
 import { findBlock } from '#core/site/tree'
 import { type Copy, copiesOf, copyAround, independent, sharedOf } from '#core/shared/copies'
 import { newCopy } from '#core/shared/make'
-import {
-  allSelected,
-  blockName,
-  edit,
-  editAll,
-  makeId,
-  type SessionState,
-  type SessionStore,
-  select,
-  selected,
-} from '../session/store'
+import { blockName } from '#core/blocks/block-name'
+import { allSelected, edit, editAll, makeId, type SessionState, type SessionStore, select, selected } from '../session/store'
 import { insertPlace } from './insert'
 
 /** A name that no shared block has. */

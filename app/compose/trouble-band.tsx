@@ -1,12 +1,14 @@
 import { Popover } from 'radix-ui'
 import { rangesInWords } from '#core/analysis/finding'
 import { rangeAt } from '#core/grid/columns'
-import type { WidthFinding } from '#core/sweep/find'
+import { rangeScopes } from '#core/style/cascade'
+import { keyOf, type WidthFinding } from '#core/sweep/find'
 import { depthsOf, type Segment, segmentsOf } from '#core/sweep/segments'
 import { SWEPT } from '#core/sweep/widths'
 import { useSwept } from '../screen/use-swept'
 import { useSession, useSessionStore } from '../session/context'
 import { edit, makeId, select, type SessionStore } from '../session/store'
+import { FaultSign } from '../ui/fault-sign'
 
 /** Rust lines, as trouble is drawn. */
 const HATCH = 'repeating-linear-gradient(135deg, rgb(168 64 31 / 0.9) 0 1.5px, rgb(168 64 31 / 0.14) 1.5px 5px)'
@@ -71,7 +73,7 @@ function SegmentMark({ x, segment }: { x: Axis; segment: Segment }) {
           className="z-40 max-h-[60vh] w-[420px] overflow-auto rounded-2 border border-line-strong bg-panel p-3 shadow-float"
         >
           {findings.map((one) => (
-            <FindingRow key={`${one.kind} ${one.block} ${one.beside}`} finding={one} />
+            <FindingRow key={keyOf(one)} finding={one} />
           ))}
         </Popover.Content>
       </Popover.Portal>
@@ -86,15 +88,13 @@ function FindingRow({ finding }: { finding: WidthFinding }) {
   const { sentence, why, ranges, worst, block } = finding
   return (
     <div className="grid grid-cols-[16px_1fr] border-t border-line py-2 first:border-t-0">
-      <svg aria-hidden width="9" height="9" viewBox="0 0 10 10" className="mt-1.5">
-        <path d="M5 0l5 9H0z" fill="#A8401F" />
-      </svg>
+      <FaultSign className="mt-1.5" />
       <Popover.Close
         className="min-h-6 text-left hover:underline"
         onClick={() => {
           showAt(store, worst)
           if (block) select(store, block)
-          store.setState({ scope: scopeAt(breakpoints, worst) })
+          store.setState({ scope: rangeScopes(breakpoints)[rangeAt(breakpoints, worst)]! })
         }}
       >
         <span className="block font-semibold">{sentence}</span>
@@ -103,11 +103,6 @@ function FindingRow({ finding }: { finding: WidthFinding }) {
       </Popover.Close>
     </div>
   )
-}
-
-const scopeAt = (breakpoints: Parameters<typeof rangeAt>[0], width: number) => {
-  const { id, below } = breakpoints[rangeAt(breakpoints, width)]!
-  return below === null ? ('base' as const) : { below: id }
 }
 
 /** Gives a view a width: the one that is nearest to it. */

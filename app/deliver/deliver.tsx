@@ -1,12 +1,13 @@
 import { Download } from 'lucide-react'
 import { useEffect, useRef, useState } from 'react'
-import { Link, useNavigate, useRevalidator } from 'react-router'
+import { useNavigate, useRevalidator } from 'react-router'
 import { toast } from 'sonner'
 import type { PageFinding } from '#core/analysis/checks/index'
 import type { WebChoices } from '#core/picture/measured'
 import { FORMATS } from '#core/picture/picture'
 import type { Page, Site } from '#core/site/schema'
 import { Button, buttonClass } from '../ui/button'
+import { LaunchList } from '../ui/launch-list'
 import { stepsOf } from '../ui/steps'
 import { TopBar } from '../ui/top-bar'
 import { download } from '../files/download'
@@ -259,31 +260,11 @@ function Before({ siteId, site, findings }: DeliverProps) {
         title="Before handing over"
         note={findings.length === 0 ? 'nothing to mend' : `${findings.length} to mend`}
       />
-      {findings.length === 0 && (
-        <p className="flex items-center gap-2 text-ink-2">
-          <span aria-hidden className="h-2 w-2 rounded-full bg-reed" /> Titles, headings, slots, pictures and links are all in
-          order.
-        </p>
-      )}
-      <ul>
-        {findings.map((found, i) => (
-          <li key={i} className="grid grid-cols-[16px_1fr_auto] gap-1 border-t border-line py-1.5">
-            <svg aria-hidden width="9" height="9" viewBox="0 0 10 10" className="mt-1">
-              <path d="M5 0l5 9H0z" fill="#A8401F" />
-            </svg>
-            <span>
-              {found.sentence}{' '}
-              {site.pages.length > 1 && <span className="text-muted">{site.pages.find((one) => one.id === found.page)?.name}</span>}
-            </span>
-            <Link
-              className="inline-flex min-h-6 items-center underline"
-              to={`/sites/${siteId}/pages/${found.page}/compose${found.block ? `#${found.block}` : ''}`}
-            >
-              Show
-            </Link>
-          </li>
-        ))}
-      </ul>
+      <LaunchList
+        siteId={siteId}
+        findings={findings}
+        nameOf={site.pages.length > 1 ? (page) => site.pages.find((one) => one.id === page)?.name : undefined}
+      />
       <p className="mt-4 flex gap-2">
         <a className={buttonClass()} href={`/sites/${siteId}/as/site-zip`} download>
           Site file with its pictures

@@ -106,8 +106,7 @@ export function createSweeper(): Sweeper {
         await breathe()
         since = performance.now()
       }
-      const findings = finder.findings(next.value)
-      const at = finder.atBreakpoints()
+      const { findings, at } = finder.findings(next.value)
       for (const section of dirty)
         known.set(section, {
           context: site,

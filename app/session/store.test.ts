@@ -1,10 +1,10 @@
+import { blockName } from '#core/blocks/block-name'
 import { beforeEach, describe, expect, test } from 'vitest'
 import { demoSite } from '#core/edits/edits.fixture'
 import type { Edit } from '#core/edits/index'
 import { findBlock, walkPage } from '#core/site/tree'
 import { plainText } from '#core/values/words'
 import {
-  blockName,
   type SessionStore,
   createSessionStore,
   edit,

@@ -331,10 +331,3 @@ export function toggleSelected(store: SessionStore, id: string): void {
   const chosen = chosenIds(store.getState())
   selectMany(store, chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id])
 }
-
-/** What a block is called: its own name, a section's job, or its kind. */
-export function blockName(block: Block): string {
-  if (block.name) return block.name
-  const word = block.kind === 'section' ? block.job.replace('-', ' ') : block.kind
-  return word[0]!.toUpperCase() + word.slice(1)
-}

@@ -5,6 +5,7 @@ import { type Pair, pairsOn, rangesInWords } from '#core/analysis/contrast'
 import { type Repair, repairsOf, withColour } from '#core/analysis/contrast-repairs'
 import { type Vision, VISIONS } from '#core/colour/vision'
 import { Button } from '../ui/button'
+import { FaultSign } from '../ui/fault-sign'
 import { fixedRoles } from './colour-part'
 import { Part, Toggle } from './part'
 import { useShown } from './shown'
@@ -165,9 +166,7 @@ function Short({ pair }: { pair: Pair }) {
   const take = ({ role, to }: Repair) => set('colours', withColour(guide, role, to).colours)
   return (
     <div className="grid grid-cols-[16px_1fr] text-label text-rust" data-short={`${pair.ink} ${pair.ground}`}>
-      <svg aria-hidden width="9" height="9" viewBox="0 0 10 10" className="mt-1">
-        <path d="M5 0l5 9H0z" fill="#A8401F" />
-      </svg>
+      <FaultSign className="mt-1" />
       <div>
         <button
           type="button"

@@ -24,6 +24,11 @@ describe('the path of the work', () => {
   test('is complete in the demo but for what has not been exported', () => {
     expect(done(site)).toEqual(['Brief', 'Copy', 'References', 'Compose', 'Style', 'Check'])
     expect(stepsFor(site, true).at(-1)!.complete).toBe(true)
+    // Links to the other pages are none that lead nowhere.
+    const checked = site.pages.map((page) =>
+      stepsOf({ siteId: 's', site, page, exported: false }).find((one) => one.name === 'Check')!,
+    )
+    expect(checked.map((one) => one.complete)).toEqual(site.pages.map(() => true))
   })
 
   test('has nothing done on a new site', () => {

@@ -205,6 +205,7 @@ test('a finding is excused with its reason, and is a finding again', () => {
   const { excuses } = excused.site
   expect(excuseOf(excuses, item.page, { kind: 'loneWord', block: 'heading' })).toEqual(item)
   expect(excuseOf(excuses, item.page, { kind: 'loneWord', block: 'other' })).toBeUndefined()
+  expect(excuseOf(excuses, item.page, { kind: 'loneWord', block: 'heading', beside: 'other' })).toBeUndefined()
   expect(excuseOf(excuses, 'elsewhere', { kind: 'loneWord', block: 'heading' })).toBeUndefined()
   expect(applyEdit(excused.site, excused.inverse).site).toEqual(site)
 })

@@ -79,6 +79,7 @@ describe('a long form', () => {
     ['groups that nobody asked to be parts', form(part(supper), part(diet), send)],
   ])('of %s is filled in as any other', (_, one) => {
     const { css, html, script } = printed(one)
+    expect(html).toMatch(/<form[^>]*>.*<button/s)
     expect(html).not.toContain('part-steps')
     expect(css).not.toContain('data-part')
     expect(script).not.toContain('data-parts')

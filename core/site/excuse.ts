@@ -9,9 +9,10 @@ export const LONGEST_REASON = 300
 export const excuseSchema = z.strictObject({
   id: idSchema,
   page: idSchema,
-  /** The kind of finding, and the block that it is about; the page itself where none is named. */
+  /** The kind of finding, the block that it is about, and another that is concerned; the page itself where none is named. */
   kind: z.string().min(1).max(60),
   block: idSchema.optional(),
+  beside: idSchema.optional(),
   reason: z.string().trim().min(1, 'An excuse needs its reason.').max(LONGEST_REASON),
 })
 export type Excuse = z.infer<typeof excuseSchema>
@@ -20,5 +21,8 @@ export type Excuse = z.infer<typeof excuseSchema>
 export const excuseOf = (
   excuses: readonly Excuse[] | undefined,
   page: string,
-  finding: { kind: string; block?: string },
-): Excuse | undefined => excuses?.find((one) => one.page === page && one.kind === finding.kind && one.block === finding.block)
+  finding: { kind: string; block?: string; beside?: string },
+): Excuse | undefined =>
+  excuses?.find(
+    (one) => one.page === page && one.kind === finding.kind && one.block === finding.block && one.beside === finding.beside,
+  )

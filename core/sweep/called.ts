@@ -1,3 +1,4 @@
+import { blockName } from '#core/blocks/block-name'
 import { hasWords } from '#core/blocks/tree'
 import { plainText } from '#core/values/words'
 import type { Fact } from './facts'
@@ -11,7 +12,7 @@ export function called({ block }: Fact, language: string): string {
         .trim()
         .replace(/\s+/g, ' ')
     : ''
-  const name = words !== '' ? words : (block.name ?? (block.kind === 'section' ? jobInWords(block.job) : undefined))
+  const name = words !== '' ? words : (block.name ?? (block.kind === 'section' ? blockName(block) : undefined))
   if (!name) return `a ${block.kind}`
   return `“${name.length > MOST ? `${name.slice(0, MOST - 1).trimEnd()}…` : name}”`
 }
@@ -24,6 +25,3 @@ export function calledFirst(fact: Fact, language: string): string {
 
 /** `17 px`, `1 px`: a measure, whole. */
 export const px = (value: number): string => `${Math.max(1, Math.round(value))} px`
-
-/** `Sign up`, of the job of a section. */
-const jobInWords = (job: string): string => `${job.charAt(0).toUpperCase()}${job.slice(1)}`.replace('-', ' ')

@@ -23,9 +23,8 @@ export type About = {
   fact: Fact
   beside?: Fact
   by: number
-  /** The width at which it is worst, px, and the range of breakpoints there. */
+  /** The width at which it is worst, px. */
   width: number
-  range: number
   language: string
 }
 

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { idleBreakpoints, isJump } from './at-breakpoints'
-import { createFinder } from './find'
+import { createFinder, inOrder } from './find'
 import { isMended } from './mended'
 import { type At, block, readingOf, siteWith } from './scene.fixture'
 import { cleanStretch, depthsOf, segmentsOf } from './segments'
@@ -20,7 +20,8 @@ function swept(boxes: (width: number) => Record<string, At>) {
     const words = { words: { over: width < 480 ? 480 - width : 0 }, title: {} }
     next = run.next(finder.look(readingOf({ width, boxes: { band: [0, 0, width, 600], ...boxes(width) }, words })))
   }
-  return { findings: finder.findings(next.value), finder }
+  const { findings, at } = finder.findings(next.value)
+  return { findings: inOrder(findings), at }
 }
 
 describe('a page that is run through its widths', () => {
@@ -34,20 +35,20 @@ describe('a page that is run through its widths', () => {
       ['brokenWord', 'words', [{ from: 280, to: 478 }], 280],
     ])
     expect(findings[0]!.sentence).toBe('A text reaches 58 px past the window.')
-    expect(findings[1]!.set).toEqual({ size: 16, fits: (16 * 280) / 480, width: 280 })
+    expect(findings[1]!.set).toEqual({ size: 16, fits: (16 * 280) / 480 })
   })
 
   test('is found to jump where a section is another height from one px to the next', () => {
-    const { findings, finder } = swept((width) => ({ band: [0, 0, width, width < 640 ? 900 : 500], words: [0, 0, 200, 40] }))
+    const { findings, at } = swept((width) => ({ band: [0, 0, width, width < 640 ? 900 : 500], words: [0, 0, 200, 40] }))
     const jump = findings.find((one) => one.kind === 'jump')!
     expect([jump.block, jump.ranges, jump.fault]).toEqual(['band', [{ from: 639, to: 640 }], false])
     expect(jump.sentence).toBe('“Reasons” becomes 0.56 times as high from one px to the next.')
-    expect(idleBreakpoints(finder.atBreakpoints(), site.breakpoints)).toEqual([1024])
+    expect(idleBreakpoints(at, site.breakpoints)).toEqual([1024])
   })
 
   test('does nothing at a breakpoint where no box changes', () => {
-    const { finder } = swept((width) => ({ words: [0, 0, width < 1024 ? 200 : 400, 40] }))
-    expect(idleBreakpoints(finder.atBreakpoints(), site.breakpoints)).toEqual([640])
+    const { at } = swept((width) => ({ words: [0, 0, width < 1024 ? 200 : 400, 40] }))
+    expect(idleBreakpoints(at, site.breakpoints)).toEqual([640])
   })
 })
 

@@ -23,15 +23,26 @@ export type WidthFinding = Finding<WidthKind | 'jump' | 'idleBreakpoint'> & {
   section?: string
   beside?: string
   /** Size of its letters at that width, px, and a size at which they would fit. */
-  set?: { size: number; fits: number; width: number }
+  set?: { size: number; fits: number }
 }
+
+/** What tells one finding from the others of a page: its kind, its block and the other that is concerned. */
+export const keyOf = ({
+  kind,
+  block = '',
+  beside,
+}: {
+  kind: string
+  block?: string | undefined
+  beside?: string | undefined
+}): string => (beside === undefined ? `${kind} ${block}` : `${kind} ${block} ${beside}`)
 
 /** What sections of a page are found to do, once they were read at all widths that a sweep asks for. */
 export type Finder = {
   /** Takes what was read at one width. @returns the keys of all that holds there */
   look: (reading: Reading) => ReadonlySet<string>
-  findings: (held: readonly Held[]) => WidthFinding[]
-  atBreakpoints: () => AtBreakpoint[]
+  /** What is found, once all widths were looked at, and what the sections do at breakpoints. */
+  findings: (held: readonly Held[]) => { findings: WidthFinding[]; at: AtBreakpoint[] }
 }
 
 /** A finder for some sections of a page. */
@@ -50,7 +61,7 @@ export function createFinder(site: Site, sections: Page['sections']): Finder {
       const keys = new Set<string>()
       for (const kind of WIDTH_KINDS)
         for (const { block, beside, by } of WIDTH_CHECKS[kind].find(at)) {
-          const key = beside === undefined ? `${kind} ${block}` : `${kind} ${block} ${beside}`
+          const key = keyOf({ kind, block, beside })
           keys.add(key)
           let widths = figures.get(key)
           if (!widths) figures.set(key, (widths = new Map()))
@@ -70,13 +81,17 @@ export function createFinder(site: Site, sections: Page['sections']): Finder {
         if (!fact) return []
         const [worst, by] = worstOf(figures.get(key)!, list)
         const other = beside === undefined ? undefined : facts.get(beside)
-        const about = { fact, by, width: worst, range: rangeAt(breakpoints, worst), language, ...(other ? { beside: other } : {}) }
+        const about = { fact, by, width: worst, language, ...(other ? { beside: other } : {}) }
         const { fault, say } = WIDTH_CHECKS[kind]
         const set = sizes.get(key)?.get(worst)
         const found: WidthFinding = { kind, fault, block, section: fact.section.id, ranges: list, worst, ...say(about) }
-        return [{ ...found, ...(beside === undefined ? {} : { beside }), ...(set ? { set: { ...set, width: worst } } : {}) }]
+        return [{ ...found, ...(beside === undefined ? {} : { beside }), ...(set ? { set } : {}) }]
       })
-      const jumps = this.atBreakpoints().flatMap(({ section, below, factor }): WidthFinding[] =>
+      const at = breakpoints.flatMap(({ below }) => {
+        const [before, after] = below === null ? [] : [kept.get(below - 1), kept.get(below)]
+        return before && after ? atBreakpoint(before, after, facts) : []
+      })
+      const jumps = at.flatMap(({ section, below, factor }): WidthFinding[] =>
         isJump(factor)
           ? [
               {
@@ -92,13 +107,8 @@ export function createFinder(site: Site, sections: Page['sections']): Finder {
             ]
           : [],
       )
-      return inOrder([...found, ...jumps])
+      return { findings: [...found, ...jumps], at }
     },
-    atBreakpoints: () =>
-      breakpoints.flatMap(({ below }) => {
-        const [before, after] = [below === null ? undefined : kept.get(below - 1), below === null ? undefined : kept.get(below)]
-        return before && after ? atBreakpoint(before, after, facts) : []
-      }),
   }
 }
 

@@ -1,6 +1,4 @@
-import { reachOf, type WidthFinding } from './find'
-
-const keyOf = ({ kind, block, beside }: WidthFinding) => `${kind} ${block ?? ''} ${beside ?? ''}`
+import { keyOf, reachOf, type WidthFinding } from './find'
 
 /**
  * True if a change mended a finding and made no other: what was found before and is left holds at no more widths.

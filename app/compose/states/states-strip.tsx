@@ -19,7 +19,8 @@ import { type BlockState, BLOCK_STATES, STATE_NAMES } from '#core/style/states'
 import { useFrames } from '../../live/frames'
 import { sharedViewRules, viewAddresses } from '../../live/rendering'
 import { useSession, useSessionStore } from '../../session/context'
-import { blockName, pageOf } from '../../session/store'
+import { blockName } from '#core/blocks/block-name'
+import { pageOf } from '../../session/store'
 import { leadView } from '../motion/lead'
 
 /** Height of one drawing, px. */

@@ -13,7 +13,8 @@ import type { StyleAccess } from '../../fields/use-style'
 import { boxOf, type StageView, useFrames } from '../../live/frames'
 import { afterPaint } from '../../ui/lagging'
 import { useSession, useSessionStore } from '../../session/context'
-import { blockName, editAll } from '../../session/store'
+import { blockName } from '#core/blocks/block-name'
+import { editAll } from '../../session/store'
 
 const NOWHERE = { left: 0, top: 0, width: 0, height: 0 }
 

@@ -1,4 +1,4 @@
-import type { Site } from '#core/site/schema'
+import type { Page, Site } from '#core/site/schema'
 import type { Check, Finding } from '#core/analysis/finding'
 import { visibleBlocks } from '#core/analysis/visible'
 import { forms } from './forms'
@@ -15,12 +15,13 @@ const CHECKS = { head, headings, emptySlots, placeholders, unfitWords, pictures,
 export type CheckName = keyof typeof CHECKS
 export type PageFinding = Finding<CheckName> & { page: string }
 
-/** All that stands in the way of handing a site over, page by page. */
-export function findings(site: Site): PageFinding[] {
-  return site.pages.flatMap((page) => {
-    const subject = { page, site, blocks: visibleBlocks(page).map((one) => one.block) }
-    return (Object.keys(CHECKS) as CheckName[]).flatMap((kind) =>
-      CHECKS[kind](subject).flatMap((found) => (found ? [{ kind, page: page.id, ...found }] : [])),
-    )
-  })
+/** All that stands in the way of handing one page of a site over. */
+export function findingsOn(site: Site, page: Page): PageFinding[] {
+  const subject = { page, site, blocks: visibleBlocks(page).map((one) => one.block) }
+  return (Object.keys(CHECKS) as CheckName[]).flatMap((kind) =>
+    CHECKS[kind](subject).flatMap((found) => (found ? [{ kind, page: page.id, ...found }] : [])),
+  )
 }
+
+/** All that stands in the way of handing a site over, page by page. */
+export const findings = (site: Site): PageFinding[] => site.pages.flatMap((page) => findingsOn(site, page))

@@ -3,7 +3,6 @@ import type { Mark, WidthCheck } from '../check'
 import { seen } from '../check'
 import { called, calledFirst, px } from '../called'
 import { isLaidOver } from '../facts'
-import { widthOf } from '../reading'
 
 /** Blocks that are wider than the group that holds them, and stand out of it. */
 export const pastHolder: WidthCheck = {
@@ -30,8 +29,8 @@ export const pastHolder: WidthCheck = {
 }
 
 /** True where readers can scroll to what stands out. */
-const scrolls = (holders: readonly { id: string }[], { facts, range, reading }: Parameters<WidthCheck['find']>[0]): boolean =>
+const scrolls = (holders: readonly { id: string }[], { facts, range }: Parameters<WidthCheck['find']>[0]): boolean =>
   holders.some(({ id }) => {
     const values = facts.get(id)?.values[range]
-    return (values?.scrolls === true || values?.rows === 'scroll') && widthOf(reading.blocks.get(id)!.box) > 0
+    return values?.scrolls === true || values?.rows === 'scroll'
   })

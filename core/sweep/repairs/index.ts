@@ -4,7 +4,7 @@ import { rangeAt } from '#core/grid/columns'
 import { layoutAt } from '#core/render/surround'
 import type { Site } from '#core/site/schema'
 import { findBlock } from '#core/site/tree'
-import { valuesByRange } from '#core/style/cascade'
+import { rangeScopes, valuesByRange } from '#core/style/cascade'
 import { type PropertyName, type Scope, type StyleValues, valuesIn } from '#core/style/registry'
 import type { MakeId } from '#core/values/ids'
 import type { WidthFinding } from '../find'
@@ -19,11 +19,14 @@ import { stack } from './stack'
 import { wider } from './wider'
 import { wrap } from './wrap'
 
+/** What makes room, or asks for less of it. */
+const ROOM: readonly RemedyMaker[] = [loosen, wrap, smallerWords, fewerColumns, stack, wider]
+
 /** What may mend a kind of finding, the gentlest first. Words that only a person can shorten have no remedy that changes them. */
 const REMEDIES: { [K in WidthFinding['kind']]: readonly RemedyMaker[] } = {
-  pastWindow: [loosen, wrap, smallerWords, fewerColumns, stack, wider],
-  pastHolder: [loosen, wrap, smallerWords, fewerColumns, stack, wider],
-  cutWords: [loosen, wrap, smallerWords, fewerColumns, stack, wider],
+  pastWindow: ROOM,
+  pastHolder: ROOM,
+  cutWords: ROOM,
   overEachOther: [loosen, wrap, fewerColumns, stack, wider],
   brokenWord: [smallerWords, loosen, fewerColumns, wrap, wider, stack],
   secondLine: [loosen, wrap, wider, fewerColumns, stack, smallerWords],
@@ -76,9 +79,9 @@ export function candidatesFor(finding: WidthFinding, site: Site, makeId: MakeId)
   const remedies = REMEDIES[finding.kind].flatMap((make) => make(ailing))
   // What holds below several breakpoints is mended at the widest of them.
   const { to } = finding.ranges.at(-1)!
-  const widest = site.breakpoints[rangeAt(site.breakpoints, to)]!
-  const { below } = widest
-  const scope: Scope = below === null ? 'base' : { below: widest.id }
+  const widest = rangeAt(site.breakpoints, to)
+  const scope = rangeScopes(site.breakpoints)[widest]!
+  const { below } = site.breakpoints[widest]!
   const id = makeId()
   const added = withBreakpointBelow(site.breakpoints, to + 1, id)
   return remedies

@@ -52,7 +52,7 @@ describe('what might mend a finding', () => {
   })
 
   test('of words: a size that grows over the very widths, where there is one that can still be read', () => {
-    const set = { size: 48, fits: 38.4, width: 640 }
+    const set = { size: 48, fits: 38.4 }
     const [first] = candidatesFor(finding('brokenWord', 'title', 640, 720, { set }), site, testIds())
     expect(first).toEqual({
       label: '38 to 48 px below 1024',
@@ -63,7 +63,7 @@ describe('what might mend a finding', () => {
         values: { size: { fluid: { from: { at: 640, px: 38 }, to: { at: 721, px: 48 } } } },
       },
     })
-    expect(labels(finding('headingLines', 'title', 640, 720, { set: { size: 13, fits: 8, width: 640 } }))[0]).not.toContain('13 px')
+    expect(labels(finding('headingLines', 'title', 640, 720, { set: { size: 13, fits: 8 } }))[0]).not.toContain('13 px')
   })
 
   test('of columns: numbers that come out even, and a least width of items', () => {

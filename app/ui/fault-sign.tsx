@@ -1,0 +1,6 @@
+/** A rust triangle, before the sentence that says what is wrong. */
+export const FaultSign = ({ className = '' }: { className?: string }) => (
+  <svg aria-hidden width="10" height="10" viewBox="0 0 10 10" className={className}>
+    <path d="M5 0l5 9H0z" fill="#A8401F" />
+  </svg>
+)
