@@ -33,6 +33,7 @@ export default [
   route('pictures/:hash/facts', 'routes/picture-facts.ts'),
   route('fonts.css', 'routes/fonts-css.ts'),
   route('fonts/:file', 'routes/font.ts'),
+  route('spelling', 'routes/spelling.ts'),
   route('icons', 'routes/icons.ts'),
   route('icons/own', 'routes/own-icon.ts'),
   route('shapes/own', 'routes/own-shape.ts'),

@@ -18,6 +18,12 @@ export function chandler(): Site {
     language: 'en',
     breakpoints: DEFAULT_BREAKPOINTS,
     views: [1280, 768, 375],
+    launch: {
+      address: 'https://tallowandtwine.example',
+      owner: 'Tallow & Twine',
+      icon: { letter: 'T', ground: 'primary', ink: 'on-primary' },
+      share: 'coils-of-rope',
+    },
     guide: {
       ...DEFAULT_GUIDE,
       colours: [

@@ -38,6 +38,12 @@ export function observatory(): Site {
       breakpoints: DEFAULT_BREAKPOINTS,
       views: [1280, 768, 375],
       travel: { change: { kind: 'fade', seconds: 0.35 } },
+      launch: {
+        address: 'https://hollinridge.example',
+        owner: 'Hollin Ridge Observatory',
+        icon: { letter: 'H', ground: 'primary', ink: 'on-primary' },
+        share: 'ridge-at-dusk',
+      },
       guide: lamplight,
       directions: DIRECTIONS,
       fonts: [],

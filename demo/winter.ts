@@ -103,6 +103,7 @@ export function withWinter(site: Site): Site {
         : {
             title: { en: 'The chart is on its way' },
             description: { en: 'The winter sky chart of Hollin Ridge Observatory has been sent.' },
+            unsearched: true,
           },
   }))
   const form = [...walkPage(written.pages[1]!)].find((block) => block.kind === 'form')!

@@ -1,15 +1,25 @@
 import type { Engine } from '#core/render/site'
 import { WATCH_FILE, WATCH_SCRIPT } from '#core/render/watch-script'
+import { iconNames } from '#core/render/site-icons'
 import { endingOf, FILE_TYPES } from '#core/site/linked-file'
 import type { Store } from './database'
 import { readLinked } from './linked-files'
 import { readFont } from './fonts'
+import { iconFiles } from './site-icons'
 import { typeOfWanted, wantedBytes } from './pictures'
 import { getSite } from './sites'
 import { printed } from './web-export'
 
 /** Types of texts, by the ends of their names. */
-const TEXTS: Record<string, string> = { css: 'text/css', js: 'text/javascript', vtt: 'text/vtt' }
+const TEXTS: Record<string, string> = {
+  css: 'text/css',
+  js: 'text/javascript',
+  vtt: 'text/vtt',
+  txt: 'text/plain',
+  xml: 'application/xml',
+  webmanifest: 'application/manifest+json',
+}
+const ICONS: Record<string, string> = { svg: 'image/svg+xml', ico: 'image/x-icon', png: 'image/png' }
 
 /**
  * One file of a site as its export would have it; `undefined` if there is none of that name. What links hand out is saved,
@@ -23,7 +33,8 @@ export async function visitFile(
   engine?: Engine,
 ): Promise<{ bytes: Uint8Array | string; type: string; saved?: true } | undefined> {
   if (name === WATCH_FILE) return { bytes: WATCH_SCRIPT, type: 'text/javascript; charset=utf-8' }
-  const files = await printed(getSite(store, id).site, 'readable', 'played', {}, engine)
+  const { site } = getSite(store, id)
+  const files = await printed(site, 'readable', 'played', {}, engine)
   const text = files.texts.find((one) => one.file === name)
   if (text)
     return {
@@ -39,6 +50,16 @@ export async function visitFile(
   if (linked) {
     const bytes = await readLinked(store, linked.hash)
     return bytes && { bytes, type: FILE_TYPES[endingOf(linked.name)!], saved: true }
+  }
+  if (files.icon && iconNames(files.icon).includes(name)) {
+    const made = await iconFiles(
+      site,
+      files.icon,
+      (picture, width, making) => wantedBytes(store, { picture, width, making }),
+      (file) => readFont(file, store.folder),
+    )
+    const icon = made.find((one) => one.file === name)
+    return icon && { bytes: icon.bytes, type: ICONS[name.slice(name.lastIndexOf('.') + 1)]! }
   }
   const font = files.fonts.find((one) => one.file === name)
   const bytes = font && (await readFont(font.font.name, store.folder))

@@ -6,6 +6,7 @@ import type { Making, Picture } from '#core/picture/picture'
 import type { LinkedFile } from '#core/site/linked-file'
 import type { Site } from '#core/site/schema'
 import { cutFont } from './fonts'
+import { iconFiles } from './site-icons'
 import type { Printed } from './threads/jobs'
 import { inThread } from './threads/pool'
 
@@ -92,5 +93,6 @@ export async function exportFiles(
     if (bytes) files.push({ file, bytes })
     else missing.push(linked.name)
   }
+  if (wanted.icon) files.push(...(await iconFiles(site, wanted.icon, source, fontSource)))
   return { files, missing }
 }

@@ -1,3 +1,4 @@
+import { gzipSync } from 'node:zlib'
 import type { Element, Root } from 'hast'
 import { fromHtml } from 'hast-util-from-html'
 import { viewportHeightFor } from '#core/grid/viewport-height'
@@ -8,12 +9,41 @@ import type { Site } from '#core/site/schema'
 import type { Store } from './database'
 import { readOriginal, wantedBytes } from './pictures'
 import type { Printed } from './threads/jobs'
-import { printed } from './web-export'
+import { readFont } from './fonts'
+import { cutFonts, printed } from './web-export'
 
-/** What the pictures of a page weigh in one view, bytes: those that a browser takes, and the originals as they came. */
-export type ViewWeight = { page: string; width: number; density: number; taken: number; naive: number; files: number }
+/** A picture that weighs much for its place: the bytes of its file, and the size of that, px. */
+export type HeavyPicture = { picture: string; bytes: number; width: number; height: number }
 
-type Offer = { media: number | null; widths: { file: string; width: number }[]; sizes: string | undefined; src: string }
+/**
+ * What a page weighs in one view, bytes: the pictures that a browser takes, and the originals as they came; of the pictures
+ * those that wait until they are scrolled to; and its texts as servers send them, packed, with the fonts.
+ */
+export type ViewWeight = {
+  page: string
+  width: number
+  density: number
+  taken: number
+  naive: number
+  files: number
+  later: number
+  html: number
+  css: number
+  script: number
+  fonts: number
+  heavy: HeavyPicture[]
+}
+
+/** Bytes for each pixel of a file from which a picture is heavy, and the least that it weighs then. */
+const HEAVY = { perPixel: 0.4, bytes: 60_000 }
+
+type Offer = {
+  media: number | null
+  widths: { file: string; width: number }[]
+  sizes: string | undefined
+  src: string
+  lazy?: boolean
+}
 
 const text = (value: unknown): string | undefined =>
   typeof value === 'string' ? value : Array.isArray(value) ? value.join(', ') : undefined
@@ -30,6 +60,7 @@ function offerOf({ properties }: Element): Offer {
     widths,
     sizes: text(properties.sizes),
     src: text(properties.src) ?? srcset,
+    lazy: properties.loading === 'lazy',
   }
 }
 
@@ -59,7 +90,25 @@ export function fileTaken(offers: readonly Offer[], width: number, density: numb
   return offer.widths.find((one) => one.width === taken)!.file
 }
 
-/** What the pictures of each page weigh in each view of the site, at one and two pixels for each px. */
+/** Pictures that rules of a stylesheet fill blocks of some classes with, at a width of the window: later rules take the place of earlier ones. */
+export function filesInRules(css: string, classes: ReadonlySet<string>, width: number): string[] {
+  const found = new Map<string, string[]>()
+  let below = Infinity
+  for (const [, media, selector, body] of css.matchAll(/@media\s*\(width\s*<\s*([\d.]+)px\)\s*\{|([^{}]+)\{([^{}]*)\}|\}/g)) {
+    if (media !== undefined) below = Number(media)
+    else if (selector === undefined) below = Infinity
+    else if (width < below && [...selector.matchAll(/\.([\w-]+)/g)].every(([, name]) => classes.has(name!))) {
+      const files = [...body!.matchAll(/url\(["']?(pictures\/[^"')]+)/g)].map(([, file]) => file!)
+      if (files.length > 0) found.set(selector, files)
+    }
+  }
+  return [...found.values()].flat()
+}
+
+const sum = (all: readonly number[]) => all.reduce((total, one) => total + one, 0)
+const packed = (text: string): number => (text === '' ? 0 : gzipSync(text).length)
+
+/** What each page weighs in each view of the site, its pictures at one and two pixels for each px. */
 export async function weightsOf(store: Store, site: Site, choices: WebChoices): Promise<ViewWeight[]> {
   const files: Printed = await printed(site, 'minified', 'exported', choices)
   const wanted = new Map(files.pictures.map((one) => [one.file, one]))
@@ -70,27 +119,53 @@ export async function weightsOf(store: Store, site: Site, choices: WebChoices): 
     if (!known.has(file)) known.set(file, (await wantedBytes(store, picture))?.length ?? 0)
     return known.get(file)!
   }
+  const weigh = async (all: Iterable<string>) => sum(await Promise.all([...all].map(bytesOf)))
   const originals = new Map<string, number>()
   const originalOf = async (hash: string): Promise<number> => {
     if (!originals.has(hash)) originals.set(hash, (await readOriginal(store, hash))?.length ?? 0)
     return originals.get(hash)!
   }
+  const textOf = (file: string) => files.texts.find((one) => one.file === file)?.text ?? ''
+  const css = textOf('style.css')
+  const fonts = sum((await cutFonts(files, (name) => readFont(name, store.folder))).map(({ bytes }) => bytes?.length ?? 0))
   const weights: ViewWeight[] = []
   for (const page of site.pages) {
-    const html = files.texts.find((one) => one.file === pageFile(page))?.text ?? ''
-    const images = imagesOf(fromHtml(html))
+    const html = textOf(pageFile(page))
+    const tree = fromHtml(html)
+    const images = imagesOf(tree)
+    const classes = new Set([...html.matchAll(/class="([^"]*)"/g)].flatMap(([, names]) => names!.split(' ')))
+    const texts = {
+      html: packed(html),
+      css: packed(css),
+      script: sum(['script.js', 'motion.js'].map((file) => (html.includes(`src="${file}"`) ? packed(textOf(file)) : 0))),
+      fonts,
+    }
     for (const width of site.views)
       for (const density of [1, 2]) {
-        const taken = [...new Set(images.map((offers) => fileTaken(offers, width, density)))]
-        const hashes = [...new Set(taken.flatMap((file) => wanted.get(file)?.picture.hash ?? []))]
-        const sum = (all: readonly number[]) => all.reduce((total, one) => total + one, 0)
+        const taken = new Set(images.map((offers) => fileTaken(offers, width, density)))
+        const filled = filesInRules(css, classes, width)
+        for (const file of filled) taken.add(file)
+        const now = images.filter((offers) => !offers.at(-1)!.lazy).map((offers) => fileTaken(offers, width, density))
+        const atOnce = new Set([...now, ...filled])
+        const hashes = [...new Set([...taken].flatMap((file) => wanted.get(file)?.picture.hash ?? []))]
+        const heavy: HeavyPicture[] = []
+        for (const file of taken) {
+          const one = wanted.get(file)
+          if (!one || one.width === null) continue
+          const [bytes, height] = [await bytesOf(file), Math.round((one.width * one.picture.height) / one.picture.width)]
+          if (bytes >= HEAVY.bytes && bytes > HEAVY.perPixel * one.width * height)
+            heavy.push({ picture: one.picture.id, bytes, width: one.width, height })
+        }
         weights.push({
           page: page.id,
           width,
           density,
-          taken: sum(await Promise.all(taken.map(bytesOf))),
+          taken: await weigh(taken),
           naive: sum(await Promise.all(hashes.map(originalOf))),
-          files: taken.length,
+          files: taken.size,
+          later: await weigh([...taken].filter((file) => !atOnce.has(file))),
+          ...texts,
+          heavy,
         })
       }
   }

@@ -21,8 +21,10 @@ export type InputsResult = {
 const megabytesOf = (pid: number): number =>
   Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024
 
-/** The scripts that Yarrowfinch prints itself, as it prints them. */
-const OWN_SCRIPT = /^<script src="(?:motion\.js"|script\.js" defer)>$/
+/** The scripts that Yarrowfinch prints itself, as it prints them; the last is data, which nothing runs. */
+const OWN_SCRIPT = /^<script (?:src="(?:motion\.js"|script\.js" defer)|type="application\/ld\+json")>$/
+/** A link that says where a page stands, and loads nothing. */
+const CANONICAL = /^<link rel="canonical" href="https:\/\/[^"]*">$/
 
 /** What of a published page would run, or load from elsewhere, but for our own scripts. */
 export function unsafeIn(html: string): string[] {
@@ -30,7 +32,9 @@ export function unsafeIn(html: string): string[] {
     ...[...html.matchAll(/<script\b[^>]*>/gi)].filter(([tag]) => !OWN_SCRIPT.test(tag)),
     ...html.matchAll(/<[^>]*\son\w+\s*=[^>]*>/gi),
     ...html.matchAll(/(?:href|src|action)\s*=\s*"\s*(?:javascript|data|vbscript):[^"]*"/gi),
-    ...html.matchAll(/<(?:img|link|source|iframe|object|embed)\b[^>]*(?:https?:)?\/\/[^>]*>/gi),
+    ...[...html.matchAll(/<(?:img|link|source|iframe|object|embed)\b[^>]*(?:https?:)?\/\/[^>]*>/gi)].filter(
+      ([tag]) => !CANONICAL.test(tag),
+    ),
   ].map(([found]) => found.slice(0, 160))
 }
 

@@ -13,6 +13,7 @@ import { buttonClass } from '../ui/button'
 import { useRested } from '../ui/lagging'
 import { LaunchPart } from './launch-part'
 import { PageAt } from './page-at'
+import { WeightPart } from './weight-part'
 import { WidthsPart } from './widths-part'
 
 /** The Check screen: what is wrong at which widths, and what is missing before launch, at the left; the page where it is worst, at the right. */
@@ -35,10 +36,8 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
   const { swept, share, sweeper } = useSwept()
   const [chosen, setChosen] = useState<string | null>(null)
   const [trial, setTrial] = useState<Trial | null>(null)
-  const launch = useMemo(() => {
-    const rested = site.pages.find((one) => one.id === page.id)
-    return rested ? findingsOn(site, rested) : []
-  }, [site, page.id])
+  const rested = site.pages.find((one) => one.id === page.id) ?? page
+  const launch = useMemo(() => findingsOn(site, rested), [site, rested])
   const finding = swept?.findings.find((one) => keyOf(one) === chosen) ?? null
   const choose = (one: WidthFinding | null) => {
     setChosen(one && keyOf(one))
@@ -58,6 +57,7 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
             <Tabs.List aria-label="What is checked" className="flex gap-1">
               <Tab value="widths">Widths</Tab>
               <Tab value="launch">Launch</Tab>
+              <Tab value="weight">Weight</Tab>
             </Tabs.List>
             <p role="status" className="figure px-2 text-ink-2" data-swept={busy ? undefined : swept?.widths}>
               {busy
@@ -71,7 +71,10 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
             <WidthsPart swept={swept} sweeper={sweeper} chosen={finding} onChoose={choose} trial={trial} onTry={setTrial} />
           </Tabs.Content>
           <Tabs.Content value="launch" className="min-h-0 flex-1 overflow-y-auto outline-none" tabIndex={-1}>
-            <LaunchPart findings={launch} />
+            <LaunchPart findings={launch} site={site} page={rested} />
+          </Tabs.Content>
+          <Tabs.Content value="weight" className="min-h-0 flex-1 overflow-y-auto outline-none" tabIndex={-1}>
+            <WeightPart page={rested} />
           </Tabs.Content>
         </Tabs.Root>
         <PageAt finding={finding} trial={trial} />

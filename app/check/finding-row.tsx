@@ -7,7 +7,7 @@ import type { Sweeper, Swept } from '../live/sweeper'
 import { useSession, useSessionStore } from '../session/context'
 import { edit, pageOf } from '../session/store'
 import { Button, buttonClass } from '../ui/button'
-import { FaultSign } from '../ui/fault-sign'
+import { EyeSign, FaultSign } from '../ui/fault-sign'
 import type { Trial } from './check'
 import { ExcuseForm } from './excuse-form'
 import { Repairs } from './repairs'
@@ -77,5 +77,4 @@ export function FindingRow({ finding, excuse, swept, sweeper, chosen, onChoose, 
 const shortRanges = ({ ranges }: WidthFinding): string =>
   ranges.length <= 2 ? rangesInWords(ranges) : `${rangesInWords(ranges.slice(0, 1))} and ${ranges.length - 1} more`
 
-const Sign = ({ fault }: { fault: boolean }) =>
-  fault ? <FaultSign /> : <span aria-hidden className="h-1 w-2.5 -translate-y-1 bg-[#C9B98A]" />
+const Sign = ({ fault }: { fault: boolean }) => (fault ? <FaultSign /> : <EyeSign className="-translate-y-1" />)

@@ -1,22 +1,45 @@
-import type { PageFinding } from '#core/analysis/checks/index'
+import { faultsIn, type PageFinding } from '#core/analysis/checks/index'
+import type { Page, Site } from '#core/site/schema'
 import { useSessionStore } from '../session/context'
 import { LaunchList } from '../ui/launch-list'
+import { LinkPreview } from './link-preview'
+import { PageSaid } from './page-said'
+import { ResultPreview } from './result-preview'
+import { SiteSaid } from './site-said'
+import { SpellingPart } from './spelling-part'
 
-/** What is missing on the page before it is handed over. */
-export function LaunchPart({ findings }: { findings: readonly PageFinding[] }) {
+/** What is missing on the page before it is handed over, and what is said of it elsewhere. */
+export function LaunchPart({ findings, site, page }: { findings: readonly PageFinding[]; site: Site; page: Page }) {
   const { siteId } = useSessionStore().getState()
+  const faults = faultsIn(findings).length
+  const others = findings.length - faults
+  const note = faults === 0 ? 'nothing is missing' : `${faults} to mend`
   return (
     <section className="px-5 py-3" aria-labelledby="launch-title">
       <header className="mb-2 flex items-baseline gap-3">
-        <span className="figure text-muted">2</span>
+        <span className="figure text-muted">4</span>
         <h2 id="launch-title" className="text-[14px] font-semibold">
           Before launch
         </h2>
         <span className="ml-auto text-label text-ink-2">
-          {findings.length === 0 ? 'nothing is missing' : `${findings.length} to mend`}
+          {note}
+          {others > 0 ? `, ${others} for your eye` : ''}
         </span>
       </header>
       <LaunchList siteId={siteId} findings={findings} />
+      <h3 className="mb-1 mt-4 border-t border-line-strong pt-2 text-label font-semibold">This page, elsewhere</h3>
+      <div className="grid grid-cols-[minmax(0,1fr)_210px] items-start gap-4">
+        <div className="grid min-w-0 gap-3">
+          <ResultPreview />
+          <PageSaid />
+        </div>
+        <LinkPreview />
+      </div>
+      <h3 className="mb-1 mt-4 border-t border-line-strong pt-2 text-label font-semibold">The site, elsewhere</h3>
+      <SiteSaid />
+      <div className="mt-4 border-t border-line-strong pt-2">
+        <SpellingPart site={site} page={page} />
+      </div>
     </section>
   )
 }

@@ -2,7 +2,7 @@ import { Download } from 'lucide-react'
 import { useEffect, useRef, useState } from 'react'
 import { useNavigate, useRevalidator } from 'react-router'
 import { toast } from 'sonner'
-import type { PageFinding } from '#core/analysis/checks/index'
+import { faultsIn, type PageFinding } from '#core/analysis/checks/index'
 import type { WebChoices } from '#core/picture/measured'
 import { FORMATS } from '#core/picture/picture'
 import type { Page, Site } from '#core/site/schema'
@@ -253,13 +253,10 @@ function Mockups({ siteId, site, page }: DeliverProps) {
 }
 
 function Before({ siteId, site, findings }: DeliverProps) {
+  const faults = faultsIn(findings).length
   return (
     <section className="py-5">
-      <Heading
-        number={3}
-        title="Before handing over"
-        note={findings.length === 0 ? 'nothing to mend' : `${findings.length} to mend`}
-      />
+      <Heading number={3} title="Before handing over" note={faults === 0 ? 'nothing to mend' : `${faults} to mend`} />
       <LaunchList
         siteId={siteId}
         findings={findings}

@@ -1,8 +1,8 @@
-import { findingsOn } from '#core/analysis/checks/index'
+import { faultsIn, findingsOn } from '#core/analysis/checks/index'
 import { copyFindings } from '#core/analysis/copy'
 import { pairsOn } from '#core/analysis/contrast'
 import { brokenRules } from '#core/analysis/colour-uses'
-import { visibleBlocks } from '#core/analysis/visible'
+import { visibleBlocks } from '#core/site/visible'
 import type { Page, Site } from '#core/site/schema'
 import { hasWords } from '#core/blocks/tree'
 import { plainText } from '#core/values/words'
@@ -67,7 +67,7 @@ const styled: Rule = (site, page) => {
 }
 
 const checked: Rule = (site, page) => {
-  const open = findingsOn(site, page).length
+  const open = faultsIn(findingsOn(site, page)).length
   return [{ what: `Nothing is missing before launch${not(open, 'thing')}`, met: page.sections.length > 0 && open === 0 }]
 }
 

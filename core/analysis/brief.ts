@@ -6,7 +6,7 @@ import { plainText } from '#core/values/words'
 import { familyOf } from '#core/type/families'
 import type { Finding } from './finding'
 import { targetsOf } from './link-targets'
-import { visibleBlocks } from './visible'
+import { visibleBlocks } from '#core/site/visible'
 import { valuesPrintedOn } from './values-printed'
 
 /** Whether the page keeps to something in the brief: in one sentence, with figures, and the block to look at. */

@@ -10,7 +10,7 @@ import { coloursOfShadow } from '#core/values/colour'
 import { statesOfStyle, type StyleValues } from '#core/style/registry'
 import type { Colour } from '#core/values/colour'
 import type { Finding } from './finding'
-import { visibleIn } from './visible'
+import { visibleIn } from '#core/site/visible'
 
 /** The uses in words, as they stand in a sentence. */
 export const USE_WORDS: Record<Use, string> = {

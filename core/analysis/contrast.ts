@@ -13,7 +13,7 @@ import type { Length } from '#core/values/length'
 import { fluidAt, REM } from '#core/type/fluid'
 import { typeOf } from '#core/guide/type-roles'
 import { contrast, hexOf } from '#core/colour/contrast'
-import { visible } from './visible'
+import { visible } from '#core/site/visible'
 
 /** Words of one colour on a ground of one colour, wherever on the page. */
 export type Pair = {

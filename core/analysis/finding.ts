@@ -12,6 +12,8 @@ export type Range = { from: number; to: number }
 export type Finding<K extends string = string> = {
   /** What kind of thing was found. */
   kind: K
+  /** False for what is only worth a look; all else stands in the way. */
+  fault?: boolean
   sentence: string
   /** Why it is so, in figures. */
   why?: string
@@ -22,8 +24,8 @@ export type Finding<K extends string = string> = {
   repair?: Repair
 }
 
-/** What a check is given: a page, its visible blocks in reading order, and the site. */
-export type Subject = { page: Page; blocks: readonly Block[]; site: Site }
+/** What a check is given: a page, its visible blocks in reading order, the site, and the day, as 2026-11-27. */
+export type Subject = { page: Page; blocks: readonly Block[]; site: Site; today: string }
 
 /** One check of a page: what it finds, if anything. */
 export type Check = (subject: Subject) => (Omit<Finding, 'kind' | 'page'> | undefined)[]

@@ -7,7 +7,7 @@ import type { Link } from '#core/values/link'
 import type { Block } from '#core/blocks/index'
 import type { Site } from '#core/site/schema'
 import { placeOfLink, targetsOf } from './link-targets'
-import { visibleBlocks } from './visible'
+import { visibleBlocks } from '#core/site/visible'
 
 const site = demoSite()
 const [landing, chart] = site.pages

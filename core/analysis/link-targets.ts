@@ -4,7 +4,7 @@ import type { Link } from '#core/values/link'
 import type { Block, WordBlock } from '#core/blocks/index'
 import type { Page, Site } from '#core/site/schema'
 import { plainText } from '#core/values/words'
-import { visibleBlocks, visibleIn } from './visible'
+import { visibleBlocks, visibleIn } from '#core/site/visible'
 
 /** Something on a page that leads on: a button, a link, or a form that is sent. */
 export type Target = { block: Block; words: string; leads: string }

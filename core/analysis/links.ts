@@ -7,10 +7,10 @@ import { hasWords } from '#core/blocks/tree'
 import { walkPage } from '#core/site/tree'
 import type { Span } from '#core/values/words'
 import { type Finding, nameOf } from './finding'
-import { visibleBlocks } from './visible'
+import { visibleBlocks } from '#core/site/visible'
 
 /** Links within words, with their addresses. */
-function* hrefsIn(spans: readonly Span[]): Generator<string> {
+export function* hrefsIn(spans: readonly Span[]): Generator<string> {
   for (const span of spans) {
     if (typeof span === 'string' || span.kind === 'break') continue
     if (span.kind === 'link') yield span.href

@@ -1,6 +1,7 @@
 import { produce } from 'immer'
 import { z } from 'zod'
 import { breakpointsSchema } from '#core/grid/breakpoint'
+import { launchSchema } from '#core/site/launch'
 import { type Site, siteSchema } from '#core/site/schema'
 import { travelSchema } from '#core/site/travel'
 import type { EditKind } from './edit'
@@ -16,6 +17,7 @@ const schema = z.discriminatedUnion('field', [
   change('breakpoints', breakpointsSchema),
   // Nothing said is `{}`.
   change('travel', travelSchema),
+  change('launch', launchSchema),
 ])
 export type SiteEdit = z.infer<typeof schema>
 
@@ -27,7 +29,8 @@ export const siteEdit: EditKind<SiteEdit> = {
   sets: ({ field }) => ({ of: field, names: [] }),
   apply(site, edit) {
     const next = produce(site, (draft) => {
-      if (edit.field === 'travel' && Object.keys(edit.value).length === 0) delete draft.travel
+      const isNothing = (edit.field === 'travel' || edit.field === 'launch') && Object.keys(edit.value).length === 0
+      if (isNothing) delete draft[edit.field as 'travel' | 'launch']
       else Object.assign(draft, { [edit.field]: edit.value })
     })
     return { site: next, inverse: { kind: 'site', field: edit.field, value: site[edit.field] ?? {} } as SiteEdit }

@@ -35,6 +35,9 @@ describe('pages of an export', () => {
       'style.css',
       'script.js',
       'motion.js',
+      'robots.txt',
+      'sitemap.xml',
+      'site.webmanifest',
     ])
     expect(textOf(after(addSecond), 'winter.html')).toContain('<link rel="stylesheet" href="style.css">')
   })
@@ -82,7 +85,9 @@ describe('pictures of an export', () => {
 
   test('that no page shows are left out', () => {
     const [picture] = [...walkPage(page)].filter((block) => block.kind === 'picture')
-    const without = webFiles(after({ kind: 'remove', blocks: [picture!.id] }), 'minified')
+    // The picture of shared links is shown elsewhere.
+    const unshared: Edit = { kind: 'site', field: 'launch', value: {} }
+    const without = webFiles(after(unshared, { kind: 'remove', blocks: [picture!.id] }), 'minified')
     expect(without.pictures.some((file) => file.file.includes('ridge-at-dusk'))).toBe(false)
     const alone = { ...site, pages: [page] }
     expect(webFiles(alone, 'minified').pictures.some((file) => file.file.includes('the-stove'))).toBe(false)

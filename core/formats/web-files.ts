@@ -7,10 +7,13 @@ import { isFilm, type Making, type Picture } from '#core/picture/picture'
 import type { Page, Site } from '#core/site/schema'
 import { fileAddresses, pageFile } from '#core/render/own-links'
 import type { LinkedFile } from '#core/site/linked-file'
+import { addressOf, NOT_FOUND } from '#core/render/site-address'
 import { type Engine, printSite } from '#core/render/site'
+import { type IconDrawn, iconNames, iconOf } from '#core/render/site-icons'
 import { slug } from '#core/render/names'
 import type { Layout } from '#core/render/rules'
 import type { FontFile } from '#core/type/families'
+import { launchFiles } from './launch-files'
 import { FormatError } from './site-json'
 
 /** A picture at a width in px (`null` for an SVG, as it is), how it is made, and the file that it becomes. */
@@ -23,6 +26,8 @@ export type WebFiles = {
   fonts: { file: string; font: FontFile }[]
   /** Files that links lead to, each as it was uploaded. */
   linked: { file: string; linked: LinkedFile }[]
+  /** What the icons of the site are drawn of, if it has any. */
+  icon: IconDrawn | undefined
   /** Every character that a font must have; worked out when it is asked for. */
   characters: () => string
 }
@@ -115,6 +120,8 @@ export function webFiles(
           }
         : {}),
       page: pageFile,
+      // It is shown at the address that was not found, which may be in any folder.
+      ...(formAddress ? {} : { base: (page: Page) => (page.address === NOT_FOUND ? addressOf(site, pageFile(page)) : undefined) }),
       ...(formAddress ? { framed: (page: Page) => `${pageFile(page)}?inside` } : {}),
       form: formAddress ?? ((form) => exportedForm(site, form)),
       stylesheet: STYLESHEET + asked,
@@ -133,13 +140,18 @@ export function webFiles(
       ...(printed.motionScript ? [{ file: MOTION_SCRIPT, text: printed.motionScript }] : []),
       ...(icons.size > 0 ? [{ file: ICONS, text: spriteOf([...icons.values()]) }] : []),
       ...[...captions].map(([file, text]) => ({ file, text })),
+      ...launchFiles(site),
     ],
     pictures: [...pictures.values()],
     fonts: [...fonts].map(([file, font]) => ({ file, font })),
     linked: [...linked].map(([file, one]) => ({ file, linked: one })),
+    icon: iconOf(site),
     characters: printed.characters,
   }
-  checkNames([...files.texts, ...files.pictures, ...files.fonts, ...files.linked].map((one) => one.file))
+  checkNames([
+    ...[...files.texts, ...files.pictures, ...files.fonts, ...files.linked].map((one) => one.file),
+    ...(files.icon ? iconNames(files.icon) : []),
+  ])
   return files
 }
 

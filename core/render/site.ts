@@ -18,6 +18,7 @@ import { travelRules } from './travel-rules'
 import { asPlain, timelineRules } from './motion-timelines'
 import { MOTION_SCRIPT, needsMotionScript, PLAIN_MOTION_SCRIPT } from './motion-script'
 import { minifyScript, scriptFor } from './page-script'
+import { headOf } from './head'
 import { skipLink } from './skip'
 import { SOURCES } from './sources'
 import { joinLists, printRules, type Rule, type Layout } from './rules'
@@ -34,6 +35,8 @@ export type SiteAddresses = {
   /** URLs of the scripts, `script.js` and `motion.js` if nothing is said. */
   script?: string
   motionScript?: string
+  /** What addresses of a page are seen from, where that is not the page's own: one that is shown at any address. */
+  base?: ((page: Page) => string | undefined) | undefined
   /** Where an icon is, in a file of all. */
   icon?: ((icon: Icon, centred: boolean) => string) | undefined
   /** Where a file is that links lead to. */
@@ -107,19 +110,10 @@ export function documentTree(
   sections: readonly RenderedSection[],
   script?: string,
   motionScript?: string,
+  addresses?: Pick<SiteAddresses, 'picture' | 'base'>,
 ): Root {
-  const description = page.description[language] ?? ''
-  const title = page.title[language] || `${page.name} · ${site.name}`
-  const head = [
-    element('meta', { charSet: 'utf-8' }, []),
-    element('meta', { name: 'viewport', content: 'width=device-width, initial-scale=1' }, []),
-    element('title', {}, [{ type: 'text', value: title }]),
-    ...(description === '' ? [] : [element('meta', { name: 'description', content: description }, [])]),
-    stylesheet,
-    // Before anything is seen, so that what waits to be revealed is not seen before.
-    ...(motionScript === undefined ? [] : [element('script', { src: motionScript }, [])]),
-    ...(script === undefined ? [] : [element('script', { src: script, defer: true }, [])]),
-  ]
+  const { picture, base } = addresses ?? {}
+  const head = headOf({ site, page, language, stylesheet, script, motionScript, picture, base })
   const body = pageBody(page, sections, skipLink(language))
   return {
     type: 'root',
@@ -198,7 +192,8 @@ function textOf(node: Root | Element): string {
   let text = ''
   for (const child of node.children) {
     if (child.type === 'text') text += child.value
-    else if (child.type === 'element') text += textOf(child)
+    // What machines read is never set in a face.
+    else if (child.type === 'element' && child.tagName !== 'script') text += textOf(child)
   }
   return text
 }
@@ -238,6 +233,7 @@ export function printSite(site: Site, options: PrintOptions): PrintedSite {
       sections,
       scriptFor(elements[i]!) === undefined ? undefined : (addresses.script ?? 'script.js'),
       reveals[i] ? (addresses.motionScript ?? 'motion.js') : undefined,
+      addresses,
     ),
   )
   const all = printed.flatMap(({ sections }) => sections.flatMap((one) => one.rules))

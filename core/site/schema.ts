@@ -6,11 +6,13 @@ import { pictureSchema } from '#core/picture/picture'
 import { ownFontSchema } from '#core/type/own-font'
 import { idSchema } from '#core/values/ids'
 import { byLanguage, languageSchema } from '#core/values/language'
+import { aboutSchema } from './about'
 import { addressSchema } from './address'
 import { boardCardSchema } from './board'
 import { pageBriefSchema, siteBriefSchema } from './brief'
 import { directionsSchema } from './directions'
 import { excuseSchema, MOST_EXCUSES } from './excuse'
+import { launchSchema } from './launch'
 import { linkedFileSchema, MOST_FILES } from './linked-file'
 import { unplacedSchema } from './passage'
 import { type SharedBlock, sharedSchema } from './shared'
@@ -28,6 +30,11 @@ export const pageSchema = z.strictObject({
   description: byLanguage(z.string().max(500)),
   /** True for a page that navigation blocks leave out, as a confirmation. */
   unlisted: z.boolean().optional(),
+  /** True for a page that search engines are asked to leave out. */
+  unsearched: z.boolean().optional(),
+  /** The picture that links to the page are shown with. */
+  share: idSchema.optional(),
+  about: aboutSchema.optional(),
   brief: pageBriefSchema,
   sections: z.array(sectionSchema).max(200),
 })
@@ -50,6 +57,7 @@ export const siteSchema = z.strictObject({
   pictures: z.array(pictureSchema).max(2000),
   pages: z.array(pageSchema).min(1).max(200),
   travel: travelSchema.optional(),
+  launch: launchSchema.optional(),
   /** Files that links lead to. */
   files: z.array(linkedFileSchema).max(MOST_FILES).optional(),
   /** Findings that are said to be no faults. */

@@ -1,4 +1,4 @@
-import { visible } from '#core/analysis/visible'
+import { visible } from '#core/site/visible'
 import type { Block, Container, Section } from '#core/blocks/index'
 import type { Breakpoint } from '#core/grid/breakpoint'
 import { layoutAt } from '#core/render/surround'

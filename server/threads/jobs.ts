@@ -9,6 +9,8 @@ import type { Site } from '#core/site/schema'
 import { markdownOfDocx } from './docx'
 import { readFilmFile } from './film-file'
 import { cutTo, readFontFile } from './font-file'
+import { outlineOf } from './letter'
+import { unknownWords } from './spelling'
 
 /** The files of an export as they come from another thread: functions do not travel. */
 export type Printed = Omit<WebFiles, 'characters'> & { characters: string }
@@ -38,6 +40,8 @@ export const JOBS = {
   'read-film': readFilmFile,
   'cut-font': cutTo,
   print,
+  letter: outlineOf,
+  spell: unknownWords,
   zip: (files: Zippable): Uint8Array<ArrayBuffer> => zipSync(files, { mtime: new Date(1980, 0, 1) }),
 }
 

@@ -1,18 +1,20 @@
-import { expect, test } from 'vitest'
+import { describe, expect, test } from 'vitest'
 import { demoSite } from '#core/edits/edits.fixture'
 import { applyEdit, type Edit } from '#core/edits/index'
 import { walkPage } from '#core/site/tree'
-import { findings } from './index'
+import { outProblem } from './out'
+import { wordTwice } from './said-twice'
+import { faultsIn, findings, findingsOn } from './index'
 
 const site = demoSite()
 const page = site.pages[0]!
 const blocks = [...walkPage(page)]
 const first = (kind: string) => blocks.find((block) => block.kind === kind)!
 const after = (...edits: Edit[]) =>
-  findings(edits.reduce((now, edit) => applyEdit(now, edit).site, site)).map((one) => one.sentence)
+  faultsIn(findings(edits.reduce((now, edit) => applyEdit(now, edit).site, site))).map((one) => one.sentence)
 
 test('the demo page is in order', () => {
-  expect(findings(site)).toEqual([])
+  expect(faultsIn(findings(site))).toEqual([])
 })
 
 test.each<[string, Edit[], RegExp]>([
@@ -82,3 +84,76 @@ test('a button that opens what was deleted is a finding, and one that shows what
   expect(about(after(bare, press('gone')))).toEqual([expect.stringMatching(/opens, shows or closes what is not there/)])
   expect(about(after(bare, press(group.id), { kind: 'field', block: group.id, field: 'panel', value: 'dialog' }))).toEqual([])
 })
+
+describe('what is only worth a look', () => {
+  const eye = (...edits: Edit[]) =>
+    findingsOn(...here(edits), '2026-11-27')
+      .filter((one) => !one.fault)
+      .map((one) => one.sentence)
+  const here = (edits: Edit[]): [typeof site, typeof page] => {
+    const after = edits.reduce((now, edit) => applyEdit(now, edit).site, site)
+    return [after, after.pages[0]!]
+  }
+  const words = (text: string): Edit => ({ kind: 'words', block: first('text').id, words: { en: [text] } })
+  const titled = (title: string): Edit => ({ kind: 'page-field', page: page.id, values: { title: { en: title } } })
+
+  test.each<[string, Edit[], RegExp]>([
+    ['a title that results cut', [titled('Nights '.repeat(12))], /title is \d+ px wide; search results cut it after about 600 px/],
+    [
+      'a description that results cut',
+      [{ kind: 'page-field', page: page.id, values: { description: { en: 'dark sky '.repeat(30) } } }],
+      /description is \d+ px wide/,
+    ],
+    ['a title that another page has', [titled(site.pages[1]!.title.en!)], /has the same title/],
+    ['a word that stands twice', [words('Bring a warm warm coat')], /“warm” stands twice in a row/],
+    ['no address', [{ kind: 'site', field: 'launch', value: {} }], /has no address yet/],
+    ['no icon', [{ kind: 'site', field: 'launch', value: {} }], /has no icon/],
+    ['no picture for shared links', [{ kind: 'site', field: 'launch', value: {} }], /that are shared have no picture/],
+    [
+      'a price that readers are not told',
+      [{ kind: 'page-field', page: page.id, values: { about: { kind: 'product', price: '98765', currency: 'EUR' } } }],
+      /98765, stands nowhere on the page/,
+    ],
+    [
+      'a place that readers are not told',
+      [{ kind: 'page-field', page: page.id, values: { about: { kind: 'event', starts: '2027-01-09', place: 'Nowhere Hall' } } }],
+      /“Nowhere Hall”, stands nowhere/,
+    ],
+  ])('%s is said', (_, edits, sentence) => {
+    expect(eye()).not.toEqual(expect.arrayContaining([expect.stringMatching(sentence)]))
+    expect(eye(...edits)).toEqual(expect.arrayContaining([expect.stringMatching(sentence)]))
+  })
+
+  test('an old year in the footer is said, and a new one is not', () => {
+    const footer = page.sections.find((one) => one.job === 'footer')!
+    const text = [...walkPage({ ...page, sections: [footer] })].find((block) => block.kind === 'text')!
+    const year = (one: number): Edit => ({ kind: 'words', block: text.id, words: { en: [`© ${one} Hollin Ridge`] } })
+    expect(eye(year(2024))).toEqual(expect.arrayContaining([expect.stringMatching(/says 2024, and it is 2026/)]))
+    expect(eye(year(2026)).filter((one) => one.includes('footer'))).toEqual([])
+  })
+
+  test('what may stand twice does, and what is the end of one word and the next is none', () => {
+    expect(wordTwice('She had had enough')).toBeUndefined()
+    expect(wordTwice('This is it')).toBeUndefined()
+    expect(wordTwice('a cold-cold night')).toBeUndefined()
+    expect(wordTwice('in the The dome')).toBe('the')
+  })
+})
+
+test.each([
+  ['https://example.com/x', /stands for an address in examples/],
+  ['http://localhost:3000', /stands for/],
+  ['https://nights', /no host of the web/],
+  ['mailto:nobody', /mail address/],
+  ['tel:12', /telephone/],
+  ['http://hollin-ridge.org', /without encryption/],
+])('%s cannot be reached, or not well', (href, sentence) => {
+  expect(outProblem(href)?.sentence).toMatch(sentence)
+})
+
+test.each(['https://hollin-ridge.org/a?b#c', 'mailto:dome@hollin-ridge.org?subject=Night', 'tel:+44 1234 567890', 'index.html#x'])(
+  '%s may be right',
+  (href) => {
+    expect(outProblem(href)).toBeUndefined()
+  },
+)

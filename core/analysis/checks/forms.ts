@@ -1,5 +1,5 @@
 import type { Check } from '#core/analysis/finding'
-import { visibleIn } from '#core/analysis/visible'
+import { visibleIn } from '#core/site/visible'
 
 /** Forms that reach nobody, are not confirmed, or cannot be sent. */
 export const forms: Check = ({ blocks }) =>

@@ -1,27 +1,54 @@
 import type { Page, Site } from '#core/site/schema'
 import type { Check, Finding } from '#core/analysis/finding'
-import { visibleBlocks } from '#core/analysis/visible'
+import { visibleBlocks } from '#core/site/visible'
+import { about } from './about'
+import { consent } from './consent'
 import { forms } from './forms'
 import { head } from './head'
 import { headings } from './headings'
 import { leads } from './leads'
+import { out } from './out'
 import { pictures } from './pictures'
+import { saidTwice } from './said-twice'
+import { sharedLinks } from './shared-links'
 import { emptySlots, placeholders } from './slots'
 import { unfitWords } from './unfit-words'
+import { wholeSite } from './whole-site'
 
 /** Every check that a page undergoes before it is handed over, in the order in which they are read. */
-const CHECKS = { head, headings, emptySlots, placeholders, unfitWords, pictures, leads, forms } satisfies Record<string, Check>
+const CHECKS = {
+  head,
+  headings,
+  emptySlots,
+  placeholders,
+  unfitWords,
+  pictures,
+  leads,
+  out,
+  forms,
+  consent,
+  saidTwice,
+  about,
+  sharedLinks,
+  wholeSite,
+} satisfies Record<string, Check>
 
 export type CheckName = keyof typeof CHECKS
-export type PageFinding = Finding<CheckName> & { page: string }
+export type PageFinding = Finding<CheckName> & { page: string; fault: boolean }
 
-/** All that stands in the way of handing one page of a site over. */
-export function findingsOn(site: Site, page: Page): PageFinding[] {
-  const subject = { page, site, blocks: visibleBlocks(page).map((one) => one.block) }
+const todayHere = () => new Date().toISOString().slice(0, 10)
+
+/** All that is to be said of one page of a site before it is handed over: what stands in the way, and what is worth a look. */
+export function findingsOn(site: Site, page: Page, today = todayHere()): PageFinding[] {
+  const subject = { today, page, site, blocks: visibleBlocks(page).map((one) => one.block) }
   return (Object.keys(CHECKS) as CheckName[]).flatMap((kind) =>
-    CHECKS[kind](subject).flatMap((found) => (found ? [{ kind, page: page.id, ...found }] : [])),
+    CHECKS[kind](subject).flatMap((found) => (found ? [{ kind, page: page.id, fault: true, ...found }] : [])),
   )
 }
 
-/** All that stands in the way of handing a site over, page by page. */
-export const findings = (site: Site): PageFinding[] => site.pages.flatMap((page) => findingsOn(site, page))
+/** All that is to be said of a site before it is handed over, page by page. */
+export const findings = (site: Site, today = todayHere()): PageFinding[] =>
+  site.pages.flatMap((page) => findingsOn(site, page, today))
+
+/** What stands in the way, out of all that was found. */
+export const faultsIn = <F extends { fault: boolean }>(found: readonly F[]): F[] => found.filter((one) => one.fault)

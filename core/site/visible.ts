@@ -1,6 +1,6 @@
 import type { Block, BlockOf, Container } from '#core/blocks/index'
 import { isContainer } from '#core/blocks/tree'
-import type { Page } from '#core/site/schema'
+import type { Page } from './schema'
 
 /**
  * A block and all that it holds, in reading order, but for what is hidden: the one walk of all that reads a page. Each
