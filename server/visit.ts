@@ -1,3 +1,6 @@
+import { readFile } from 'node:fs/promises'
+import { createRequire } from 'node:module'
+import { ACCESS_FILE, ACCESS_SCRIPT } from '#core/render/access-script'
 import type { Engine } from '#core/render/site'
 import { WATCH_FILE, WATCH_SCRIPT } from '#core/render/watch-script'
 import { iconNames } from '#core/render/site-icons'
@@ -9,6 +12,11 @@ import { iconFiles } from './site-icons'
 import { typeOfWanted, wantedBytes } from './pictures'
 import { getSite } from './sites'
 import { printed } from './web-export'
+
+const axe = createRequire(import.meta.url).resolve('axe-core/axe.min.js')
+
+/** What looks at a page: axe, and what runs it. */
+export const accessScript = async (): Promise<string> => `${await readFile(axe, 'utf8')}\n${ACCESS_SCRIPT}`
 
 /** Types of texts, by the ends of their names. */
 const TEXTS: Record<string, string> = {
@@ -32,6 +40,7 @@ export async function visitFile(
   name: string,
   engine?: Engine,
 ): Promise<{ bytes: Uint8Array | string; type: string; saved?: true } | undefined> {
+  if (name === ACCESS_FILE) return { bytes: await accessScript(), type: 'text/javascript; charset=utf-8' }
   if (name === WATCH_FILE) return { bytes: WATCH_SCRIPT, type: 'text/javascript; charset=utf-8' }
   const { site } = getSite(store, id)
   const files = await printed(site, 'readable', 'played', {}, engine)

@@ -1,7 +1,7 @@
 import { Tabs } from 'radix-ui'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
-import { findingsOn } from '#core/analysis/checks/index'
+import { findingsOn, isAboutAccess } from '#core/analysis/checks/index'
 import type { Edit } from '#core/edits/index'
 import { keyOf, type WidthFinding } from '#core/sweep/find'
 import { SiteBar } from '../screen/site-bar'
@@ -11,6 +11,7 @@ import { useSession, useSessionStore } from '../session/context'
 import { pageOf } from '../session/store'
 import { buttonClass } from '../ui/button'
 import { useRested } from '../ui/lagging'
+import { AccessPart, type Shown } from './access-part'
 import { LaunchPart } from './launch-part'
 import { PageAt } from './page-at'
 import { WeightPart } from './weight-part'
@@ -36,6 +37,7 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
   const { swept, share, sweeper } = useSwept()
   const [chosen, setChosen] = useState<string | null>(null)
   const [trial, setTrial] = useState<Trial | null>(null)
+  const [shown, setShown] = useState<Shown | null>(null)
   const rested = site.pages.find((one) => one.id === page.id) ?? page
   const launch = useMemo(() => findingsOn(site, rested), [site, rested])
   const finding = swept?.findings.find((one) => keyOf(one) === chosen) ?? null
@@ -52,10 +54,15 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
         </Link>
       </SiteBar>
       <main className="grid min-h-0 flex-1 grid-cols-2">
-        <Tabs.Root defaultValue="widths" className="flex min-h-0 flex-col border-r border-line-strong bg-panel">
+        <Tabs.Root
+          defaultValue="widths"
+          onValueChange={() => setShown(null)}
+          className="flex min-h-0 flex-col border-r border-line-strong bg-panel"
+        >
           <div className="flex h-9 shrink-0 items-center justify-between border-b border-line-strong px-3">
             <Tabs.List aria-label="What is checked" className="flex gap-1">
               <Tab value="widths">Widths</Tab>
+              <Tab value="access">Access</Tab>
               <Tab value="launch">Launch</Tab>
               <Tab value="weight">Weight</Tab>
             </Tabs.List>
@@ -70,14 +77,17 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
           <Tabs.Content value="widths" className="min-h-0 flex-1 overflow-y-auto outline-none" tabIndex={-1}>
             <WidthsPart swept={swept} sweeper={sweeper} chosen={finding} onChoose={choose} trial={trial} onTry={setTrial} />
           </Tabs.Content>
+          <Tabs.Content value="access" className="min-h-0 flex-1 overflow-y-auto outline-none" tabIndex={-1}>
+            <AccessPart findings={launch} page={rested} onShow={setShown} />
+          </Tabs.Content>
           <Tabs.Content value="launch" className="min-h-0 flex-1 overflow-y-auto outline-none" tabIndex={-1}>
-            <LaunchPart findings={launch} site={site} page={rested} />
+            <LaunchPart findings={launch.filter((one) => !isAboutAccess(one))} site={site} page={rested} />
           </Tabs.Content>
           <Tabs.Content value="weight" className="min-h-0 flex-1 overflow-y-auto outline-none" tabIndex={-1}>
             <WeightPart page={rested} />
           </Tabs.Content>
         </Tabs.Root>
-        <PageAt finding={finding} trial={trial} />
+        <PageAt finding={finding} trial={trial} shown={shown} />
       </main>
     </div>
   )

@@ -1,12 +1,20 @@
 import { useState } from 'react'
 import { LONGEST_REASON } from '#core/site/excuse'
-import type { WidthFinding } from '#core/sweep/find'
+import type { Finding } from '#core/analysis/finding'
 import { useSessionStore } from '../session/context'
 import { edit, makeId } from '../session/store'
 import { Button } from '../ui/button'
 
 /** Says that a finding is no fault here; it asks for the reason, which is kept with the site. */
-export function ExcuseForm({ finding, page, onDone }: { finding: WidthFinding; page: string; onDone: () => void }) {
+export function ExcuseForm({
+  finding,
+  page,
+  onDone,
+}: {
+  finding: Finding & { beside?: string }
+  page: string
+  onDone: () => void
+}) {
   const store = useSessionStore()
   const [reason, setReason] = useState('')
   const [missing, setMissing] = useState(false)

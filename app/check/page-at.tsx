@@ -3,16 +3,19 @@ import { rangeAt } from '#core/grid/columns'
 import { LivePage } from '../live/live-page'
 import { useSession } from '../session/context'
 import { useState } from 'react'
+import type { Shown } from './access-part'
 import type { Trial } from './check'
+import { FocusWay } from './focus-way'
 
 /** Width that the page is shown at while nothing is chosen, px. */
 const USUAL = 1280
 
 /** The page at the width at which what is chosen is worst, before and after the repair that is tried. */
-export function PageAt({ finding, trial }: { finding: WidthFinding | null; trial: Trial | null }) {
+export function PageAt({ finding, trial, shown }: { finding: WidthFinding | null; trial: Trial | null; shown: Shown | null }) {
   const [before, setBefore] = useState<Trial | null>(null)
   const breakpoints = useSession((state) => state.session.site.breakpoints)
-  const width = finding?.worst ?? USUAL
+  const width = shown?.width ?? finding?.worst ?? USUAL
+  const order = shown?.order
   const { columns, gutter } = breakpoints[rangeAt(breakpoints, width)]!
   return (
     <section aria-label="The page where it is worst" className="flex min-h-0 min-w-0 flex-col bg-ground">
@@ -21,7 +24,7 @@ export function PageAt({ finding, trial }: { finding: WidthFinding | null; trial
           {width}
         </span>
         <span className="truncate text-label text-ink-2">
-          {finding ? 'the worst width of this finding, ' : ''}
+          {shown ? '' : finding ? 'the worst width of this finding, ' : ''}
           {columns} columns, {gutter} gutter
         </span>
         {trial && (
@@ -40,7 +43,8 @@ export function PageAt({ finding, trial }: { finding: WidthFinding | null; trial
           key={width}
           width={width}
           tried={trial && before !== trial ? trial.edit : undefined}
-          marked={finding?.block ?? null}
+          marked={shown ? shown.block : (finding?.block ?? null)}
+          over={order && ((scale) => <FocusWay order={order} scale={scale} />)}
           label={`The page at ${width} px`}
         />
       </div>

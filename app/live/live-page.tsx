@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
+import { type ReactNode, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
 import { specimenBody, specimenCss } from '#core/specimen/specimen'
 import type { Finish } from '#core/render/wire'
 import { currentOf, inDirection } from '#core/site/directions'
@@ -42,6 +42,8 @@ export type LivePageProps = {
   onScroll?: (top: number) => void
   /** Where the page is scrolled to, px, where something else scrolls it along. */
   scrolledTo?: number | undefined
+  /** What is drawn over the page, at its scale. */
+  over?: ((scale: number) => ReactNode) | undefined
 }
 
 type Box = { left: number; top: number; width: number; height: number }
@@ -68,6 +70,7 @@ export function LivePage({
   onShown,
   onScroll,
   scrolledTo,
+  over: drawn,
 }: LivePageProps) {
   const kept = useSession((state) => state.session.site)
   const whole = useMemo(() => asTried(kept, tried ? [tried] : null), [kept, tried])
@@ -198,6 +201,7 @@ export function LivePage({
             if (id) onDropOn?.(id)
           }}
         >
+          {drawn?.(scale)}
           {box && <Marks box={box} />}
           {over && <div className="absolute border-2 border-yarrow bg-yarrow/20" style={over} />}
         </div>

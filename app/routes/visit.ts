@@ -1,3 +1,4 @@
+import { ACCESS_FILE } from '#core/render/access-script'
 import { ENGINES } from '#core/render/site'
 import { WATCH_FILE } from '#core/render/watch-script'
 import { store } from '#server/database'
@@ -17,14 +18,21 @@ export function loader({ request, params }: Route.LoaderArgs) {
     const engine = ENGINES.find((one) => one === searchParams.get('engine'))
     const found = await visitFile(store(), params.siteId, params['*'] || 'index.html', engine)
     if (!found) throw new MissingError('There is no such page.')
-    const watched = searchParams.has('watched') && typeof found.bytes === 'string' && found.type.startsWith('text/html')
+    // What watches a page comes first in it, what looks at it once it is there.
+    const added = searchParams.has('watched')
+      ? `<script src="${WATCH_FILE}"></script>`
+      : searchParams.has('accessed')
+        ? `<script src="${ACCESS_FILE}" defer></script>`
+        : undefined
+    const isPage = typeof found.bytes === 'string' && found.type.startsWith('text/html')
     const scriptless = searchParams.has('scriptless')
-    const bytes = watched
-      ? String(found.bytes).replace('<head>', `<head><script src="${WATCH_FILE}"></script>`)
-      : // What would be blocked is not asked for.
-        scriptless && typeof found.bytes === 'string'
-        ? found.bytes.replace(/<script src="[^"]*"[^>]*><\/script>/g, '')
-        : found.bytes
+    const bytes =
+      added !== undefined && isPage
+        ? String(found.bytes).replace('<head>', `<head>${added}`)
+        : // What would be blocked is not asked for.
+          scriptless && typeof found.bytes === 'string'
+          ? found.bytes.replace(/<script src="[^"]*"[^>]*><\/script>/g, '')
+          : found.bytes
     return ranged(request, bytes, {
       'Content-Type': found.type,
       'Cache-Control': 'no-cache',

@@ -5,6 +5,7 @@ import type { HeldPassage } from '#core/deck/passage'
 import type { Site } from '#core/site/schema'
 import { plainText } from '#core/values/words'
 import type { Finding } from './finding'
+import { isVague } from './vague'
 
 export type CopyKind = 'empty' | 'unplaced' | 'placeholder' | 'repeated' | 'long' | 'vague'
 /** Something about the words of a section: of a block, or of words that stand on no page. */
@@ -23,8 +24,6 @@ export type CopySection = {
 
 /** Longest heading that is read at a glance, characters. */
 const LONG_HEADING = 70
-/** Button and link texts that say nothing of where they lead (WCAG 2.2, technique F84). */
-const VAGUE = /^(submit|click( here)?|here|more|read more|learn more|go|ok|send|continue|next|link|button|details)[.!…]?$/i
 
 const where = (one: HeldPassage) => ('block' in one ? { block: one.block } : { unplaced: one.unplaced })
 const textOf = (one: HeldPassage) => plainText(one.words).trim()
@@ -42,7 +41,7 @@ function wordFindings(one: HeldPassage, headings: Map<string, number>): CopyFind
     if (text.length > LONG_HEADING)
       add('long', `The heading “${short(text)}” has ${text.length} characters; ${LONG_HEADING} are read at a glance.`)
   }
-  if ((one.role === 'call' || one.role === 'link') && VAGUE.test(text))
+  if ((one.role === 'call' || one.role === 'link') && isVague(text))
     add('vague', `“${text}” does not say what it leads to. Name the action.`)
   return found
 }

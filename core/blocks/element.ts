@@ -26,6 +26,8 @@ export type ElementContext = {
   language: string
   /** True in the views, where blocks without words still show their place. */
   editing: boolean
+  /** True where blocks carry their ids though nothing is edited. */
+  named?: boolean | undefined
   /** Classes of the block; empty for none. */
   className: string[]
   /** The id of a section, for links to it. */
@@ -65,9 +67,9 @@ export type ElementContext = {
 }
 
 /** The attributes of a block's element: its classes, its id in the views, and more. */
-export const attributes = (block: Block, { className, editing }: ElementContext, more: Properties = {}): Properties => {
+export const attributes = (block: Block, { className, editing, named }: ElementContext, more: Properties = {}): Properties => {
   const properties: Properties = className.length === 0 ? more : { className, ...more }
-  return editing ? { ...properties, dataBlock: block.id } : properties
+  return editing || named ? { ...properties, dataBlock: block.id } : properties
 }
 
 /** The words of a block, in the language that is printed. */

@@ -30,6 +30,8 @@ export type RenderOptions = {
   addresses: Addresses
   /** True in the views: blocks carry their ids, and blocks without words show their place. */
   editing: boolean
+  /** True for pages whose blocks carry their ids though nothing is edited. */
+  named?: boolean | undefined
   viewportUnit: ViewportUnit
   /** What the page does by itself; in the views all is done from outside, so they load none of it. */
   behaviour?: Behaviour | undefined
@@ -180,6 +182,7 @@ export function createRenderer(options: RenderOptions) {
     const rendered = kindOf(block.kind).element(block, {
       language,
       editing,
+      named: options.named,
       className,
       anchor: name,
       children,

@@ -56,9 +56,9 @@ export type PrintOptions = {
 
 /**
  * What a page is played for, where that is not what it runs in: an engine that knows no timelines of the scroll (`plain`),
- * or a visitor who wants no motion (`calm`).
+ * a visitor who wants no motion (`calm`), or one who looks at what each block does (`checked`), for whom nothing moves.
  */
-export const ENGINES = ['plain', 'calm'] as const
+export const ENGINES = ['plain', 'calm', 'checked'] as const
 export type Engine = (typeof ENGINES)[number]
 
 export type PrintedSite = {
@@ -129,6 +129,9 @@ export function printHtml(tree: Root, style: Layout): string {
   return `${htmlText(copy).trim()}\n`
 }
 
+/** True where nothing moves on the pages that are printed. */
+const isStill = ({ engine }: Pick<PrintOptions, 'engine'>): boolean => engine === 'calm' || engine === 'checked'
+
 /** The whole stylesheet of a site: fonts, tokens and rules that are used, and no more. */
 function stylesheet(
   site: Site,
@@ -142,7 +145,7 @@ function stylesheet(
   const all = joinLists([
     ...sharedRules(site, { classes, tags }),
     ...(options.engine ? [] : timelineRules(site)),
-    ...(options.engine === 'calm' ? [] : travelRules(site)),
+    ...(isStill(options) ? [] : travelRules(site)),
     ...rules,
   ])
   const tokens = usedTokens(tokenDeclarations(site), all)
@@ -206,7 +209,8 @@ export function printSite(site: Site, options: PrintOptions): PrintedSite {
   const render = createRenderer({
     language,
     editing: false,
-    behaviour: options.engine === 'calm' ? STATES_ALONE : BEHAVIOUR,
+    named: options.engine === 'checked',
+    behaviour: isStill(options) ? STATES_ALONE : BEHAVIOUR,
     viewportUnit: 'unit',
     addresses: {
       picture: addresses.picture,

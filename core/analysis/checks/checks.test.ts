@@ -4,7 +4,7 @@ import { applyEdit, type Edit } from '#core/edits/index'
 import { walkPage } from '#core/site/tree'
 import { outProblem } from './out'
 import { wordTwice } from './said-twice'
-import { faultsIn, findings, findingsOn } from './index'
+import { faultsIn, findings, findingsOn, isAboutAccess } from './index'
 
 const site = demoSite()
 const page = site.pages[0]!
@@ -157,3 +157,44 @@ test.each(['https://hollin-ridge.org/a?b#c', 'mailto:dome@hollin-ridge.org?subje
     expect(outProblem(href)).toBeUndefined()
   },
 )
+
+describe('names and alternatives', () => {
+  const picture = first('picture').id
+  const said = (...edits: Edit[]) => {
+    const after = edits.reduce((now, edit) => applyEdit(now, edit).site, site)
+    return findingsOn(after, after.pages[0]!)
+      .filter(isAboutAccess)
+      .map((one) => `${one.fault ? 'fault' : 'eye'}: ${one.sentence}`)
+  }
+  const alt = (text: string | null): Edit => ({
+    kind: 'field',
+    block: picture,
+    field: 'alt',
+    value: text === null ? null : { en: text },
+  })
+  const words = (block: string, text: string): Edit => ({ kind: 'words', block, words: { en: [text] } })
+  const plain: Edit = { kind: 'style', block: picture, scope: 'base', values: { position: 'flow' } }
+
+  test('the demo page has none that say nothing', () => {
+    expect(said()).toEqual([])
+  })
+
+  test.each<[string, Edit[], RegExp]>([
+    ['a link that says nothing alone', [words(first('link').id, 'Read more')], /^eye: “Read more” does not say/],
+    ['a file for an alternative', [alt('IMG_2041.jpg')], /^fault: .*name of a file/],
+    ['a picture without one', [alt(null), plain], /^eye: .*no alternative text/],
+    ['letters of another script', [words(first('text').id, 'Обсерватория на холме, звёзды')], /in Cyrillic letters/],
+  ])('%s is said', (_, edits, sentence) => {
+    expect(said(...edits)).toEqual([expect.stringMatching(sentence)])
+  })
+
+  test('one name for two places is said, and for the same place twice is not', () => {
+    const [a, b] = blocks.filter((one) => one.kind === 'button').map((one) => one.id)
+    const to = (block: string, href: string): Edit => ({ kind: 'field', block, field: 'link', value: { href } })
+    const both = [words(a!, 'Book a place'), words(b!, 'Book a place')]
+    expect(said(...both, to(a!, 'https://a.example.net.org'), to(b!, 'https://b.example.net.org'))).toEqual([
+      expect.stringMatching(/lead to different places/),
+    ])
+    expect(said(...both, to(a!, 'https://a.example.net.org'), to(b!, 'https://a.example.net.org'))).toEqual([])
+  })
+})

@@ -2,16 +2,19 @@ import type { Page, Site } from '#core/site/schema'
 import type { Check, Finding } from '#core/analysis/finding'
 import { visibleBlocks } from '#core/site/visible'
 import { about } from './about'
+import { alternatives } from './alternatives'
 import { consent } from './consent'
 import { forms } from './forms'
 import { head } from './head'
 import { headings } from './headings'
 import { leads } from './leads'
+import { linkNames } from './link-names'
 import { out } from './out'
 import { pictures } from './pictures'
 import { saidTwice } from './said-twice'
 import { sharedLinks } from './shared-links'
 import { emptySlots, placeholders } from './slots'
+import { tongues } from './tongues'
 import { unfitWords } from './unfit-words'
 import { wholeSite } from './whole-site'
 
@@ -31,10 +34,17 @@ const CHECKS = {
   about,
   sharedLinks,
   wholeSite,
+  linkNames,
+  alternatives,
+  tongues,
 } satisfies Record<string, Check>
 
 export type CheckName = keyof typeof CHECKS
 export type PageFinding = Finding<CheckName> & { page: string; fault: boolean }
+
+/** Those that are about who cannot see or point. */
+const ACCESS: ReadonlySet<CheckName> = new Set(['headings', 'linkNames', 'alternatives', 'tongues'])
+export const isAboutAccess = ({ kind }: PageFinding): boolean => ACCESS.has(kind)
 
 const todayHere = () => new Date().toISOString().slice(0, 10)
 

@@ -1,7 +1,7 @@
 import { drawnIn } from '#core/legibility/crop'
 import { turned } from '#core/picture/picture'
 import { type Mark, seen, type WidthCheck } from '../check'
-import { calledFirst } from '../called'
+import { calledFirst } from '#core/blocks/called'
 import { heightOf, widthOf } from '../reading'
 
 /** How much larger than its own px a picture may be drawn. */

@@ -1,5 +1,5 @@
 import { type Mark, seen, type WidthCheck } from '../check'
-import { calledFirst, px } from '../called'
+import { calledFirst, px } from '#core/blocks/called'
 
 /** Words that are wider than their line, so that they are broken without a hyphen or stand out of their box. */
 export const brokenWord: WidthCheck = {

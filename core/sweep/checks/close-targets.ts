@@ -1,5 +1,5 @@
 import { type Mark, type WidthCheck } from '../check'
-import { called, calledFirst } from '../called'
+import { called, calledFirst } from '#core/blocks/called'
 import { heightOf, overlapOf } from '../reading'
 import { targetsOf } from '../targets'
 import { TOUCH, TOUCHED } from './touch-target'

@@ -1,6 +1,6 @@
 import type { Mark, WidthCheck } from '../check'
 import { seen } from '../check'
-import { calledFirst, px } from '../called'
+import { calledFirst, px } from '#core/blocks/called'
 
 /** Px of a line that may lie outside: letters do not fill their line. */
 const SPARE = 2

@@ -1,7 +1,7 @@
 import { cropPosition, isSeen, seenPart } from '#core/picture/crop-position'
 import { turned } from '#core/picture/picture'
 import { type Mark, seen, type WidthCheck } from '../check'
-import { calledFirst } from '../called'
+import { calledFirst } from '#core/blocks/called'
 import { heightOf, widthOf } from '../reading'
 
 /** Pictures whose focal point is cropped away where they are placed. */

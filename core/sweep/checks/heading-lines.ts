@@ -1,5 +1,5 @@
 import { type Mark, seen, type WidthCheck } from '../check'
-import { calledFirst } from '../called'
+import { calledFirst } from '#core/blocks/called'
 
 /** Most lines of a heading that are still taken in at a glance. */
 export const MOST_LINES = 4

@@ -1,5 +1,5 @@
 import { type Mark, seen, type WidthCheck } from '../check'
-import { calledFirst } from '../called'
+import { calledFirst } from '#core/blocks/called'
 import { positionAt } from '../facts'
 import { heightOf } from '../reading'
 

@@ -1,5 +1,5 @@
 import { type Mark, seen, type WidthCheck } from '../check'
-import { calledFirst } from '../called'
+import { calledFirst } from '#core/blocks/called'
 
 /** Headings with one word alone on the last line. */
 export const loneWord: WidthCheck = {

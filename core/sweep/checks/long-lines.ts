@@ -1,6 +1,6 @@
 import { MEASURE } from '#core/type/measure'
 import { type Mark, seen, type WidthCheck } from '../check'
-import { calledFirst } from '../called'
+import { calledFirst } from '#core/blocks/called'
 import { isRunning, lineCharacters } from '../lines'
 
 /** Running text whose lines are too long to find the next one with ease. */

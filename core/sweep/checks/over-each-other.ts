@@ -1,5 +1,5 @@
 import { type AtWidth, type Mark, seen, type WidthCheck } from '../check'
-import { called, calledFirst, px } from '../called'
+import { called, calledFirst, px } from '#core/blocks/called'
 import { isLaidOver } from '../facts'
 import { type Box, overlapOf } from '../reading'
 

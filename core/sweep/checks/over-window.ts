@@ -1,5 +1,5 @@
 import { type Mark, seen, type WidthCheck } from '../check'
-import { calledFirst, px } from '../called'
+import { calledFirst, px } from '#core/blocks/called'
 import { heightOf } from '../reading'
 
 /** Share of the window's height that a section must be meant to fill, and by which it may not be higher. */

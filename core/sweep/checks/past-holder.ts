@@ -1,7 +1,7 @@
 import { isContainer } from '#core/blocks/tree'
 import type { Mark, WidthCheck } from '../check'
 import { seen } from '../check'
-import { called, calledFirst, px } from '../called'
+import { called, calledFirst, px } from '#core/blocks/called'
 import { isLaidOver } from '../facts'
 
 /** Blocks that are wider than the group that holds them, and stand out of it. */

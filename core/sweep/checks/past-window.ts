@@ -1,6 +1,6 @@
 import type { Mark, WidthCheck } from '../check'
 import { seen } from '../check'
-import { calledFirst, px } from '../called'
+import { calledFirst, px } from '#core/blocks/called'
 
 /** Blocks that reach past the sides of the window, so that the page scrolls sideways; of those in each other, the innermost. */
 export const pastWindow: WidthCheck = {

@@ -1,6 +1,6 @@
 import { isContainer } from '#core/blocks/tree'
 import { type AtWidth, type Mark, seen, type WidthCheck } from '../check'
-import { called, calledFirst } from '../called'
+import { called, calledFirst } from '#core/blocks/called'
 import { positionAt } from '../facts'
 
 /** Px by which two blocks may lie into each other and still stand one before the other. */

@@ -1,6 +1,6 @@
 import { isContainer } from '#core/blocks/tree'
 import { type Mark, seen, type WidthCheck } from '../check'
-import { calledFirst } from '../called'
+import { calledFirst } from '#core/blocks/called'
 import { rowsOf } from '../rows'
 
 /** Groups on columns whose last row has a single block, where the rows before have several. */

@@ -1,5 +1,5 @@
 import { type Mark, seen, type WidthCheck } from '../check'
-import { calledFirst } from '../called'
+import { calledFirst } from '#core/blocks/called'
 
 /** Buttons whose words take more than one line. */
 export const secondLine: WidthCheck = {

@@ -1,7 +1,7 @@
 import { isContainer } from '#core/blocks/tree'
 import { layoutAt } from '#core/render/surround'
 import { type Mark, seen, type WidthCheck } from '../check'
-import { calledFirst } from '../called'
+import { calledFirst } from '#core/blocks/called'
 
 /** Navigation that takes more than one row. */
 export const secondRow: WidthCheck = {

@@ -1,5 +1,5 @@
 import { type Mark, seen, type WidthCheck } from '../check'
-import { calledFirst } from '../called'
+import { calledFirst } from '#core/blocks/called'
 import { isRunning, lineCharacters } from '../lines'
 import { widthOf } from '../reading'
 

@@ -1,5 +1,5 @@
 import { type Mark, type WidthCheck } from '../check'
-import { calledFirst } from '../called'
+import { calledFirst } from '#core/blocks/called'
 import { heightOf, widthOf } from '../reading'
 import { distance, targetsOf } from '../targets'
 

@@ -1,5 +1,5 @@
 import { type Mark, seen, type WidthCheck } from '../check'
-import { calledFirst } from '../called'
+import { calledFirst } from '#core/blocks/called'
 
 /** Least size of letters that are meant to be read, px. */
 export const LEAST_SIZE = 12

@@ -1,12 +1,12 @@
-import { blockName } from '#core/blocks/block-name'
-import { hasWords } from '#core/blocks/tree'
+import { blockName } from './block-name'
+import type { Block } from './index'
+import { hasWords } from './tree'
 import { plainText } from '#core/values/words'
-import type { Fact } from './facts'
 
 const MOST = 40
 
 /** What a block is called in a sentence: by its words where it has some, else by its name. */
-export function called({ block }: Fact, language: string): string {
+export function called({ block }: { block: Block }, language: string): string {
   const words = hasWords(block)
     ? plainText(block.words[language] ?? [])
         .trim()
@@ -18,8 +18,8 @@ export function called({ block }: Fact, language: string): string {
 }
 
 /** The same at the start of a sentence. */
-export function calledFirst(fact: Fact, language: string): string {
-  const name = called(fact, language)
+export function calledFirst(one: { block: Block }, language: string): string {
+  const name = called(one, language)
   return name.charAt(0).toUpperCase() + name.slice(1)
 }
 
