@@ -1,25 +1,16 @@
 import { mkdirSync, readFileSync, writeFileSync, existsSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
 import { FormatError } from '#core/formats/site-json'
-import { pictureFile, readSiteFile } from '#core/formats/site-zip'
-import type { Picture } from '#core/picture/picture'
+import { readSiteFile } from '#core/formats/site-zip'
 import { readFont } from '#server/fonts'
 import { madeOf } from '#server/pictures'
 import { exportFiles } from '#server/web-export'
+import { originals } from './originals'
 
 const USAGE = `Usage: npm run export -- FILE OUT_DIR [--minify]
 
 Writes the HTML, CSS, pictures and fonts of a .site.json or .site.zip to a folder.
 Pictures and fonts of a .site.json are looked for in "pictures" and "fonts" beside it.`
-
-/** The original of a picture: out of the zip, or beside the JSON file. */
-function originals(file: string, inside: ReadonlyMap<string, Uint8Array>) {
-  const beside = join(dirname(file), 'pictures')
-  return (picture: Picture): Uint8Array | undefined => {
-    const path = join(beside, pictureFile(picture))
-    return inside.get(picture.hash) ?? (existsSync(path) ? new Uint8Array(readFileSync(path)) : undefined)
-  }
-}
 
 async function main(args: string[]): Promise<number> {
   const minify = args.includes('--minify')

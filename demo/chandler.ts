@@ -71,7 +71,7 @@ export function chandler(): Site {
             },
             [
               group({ name: 'Words', span: 6, rowGap: token('space-4') }, [
-                link('Tallow & Twine', { page }, { underline: false, weight: 640, ink: role('accent') }),
+                link('Tallow & Twine', { page }, { underline: false, weight: 640, ink: role('primary') }),
                 heading(1, 'Everything a boat forgets to bring'),
                 text(
                   'Rope by the metre, lamps by the hour, and advice whether you ask or not. On the old quay since the tide last came this far.',

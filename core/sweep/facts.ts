@@ -1,5 +1,7 @@
 import { visible } from '#core/site/visible'
 import type { Block, Container, Section } from '#core/blocks/index'
+import { showsOne } from '#core/blocks/panel'
+import { isStrip } from '#core/blocks/strip'
 import type { Breakpoint } from '#core/grid/breakpoint'
 import { layoutAt } from '#core/render/surround'
 import type { Page, Site } from '#core/site/schema'
@@ -52,4 +54,20 @@ export function isLaidOver(fact: Fact, facts: Facts, breakpoints: readonly Break
     const layout: Layout = layoutAt(one.block, breakpoints, range)
     return position === 'held' || position === 'backdrop' || layer !== undefined || (one !== fact && layout === 'overlay')
   })
+}
+
+/** True where readers get to what stands out at the side of some holders: they scroll, or show what is in them in turn. */
+export const passesBy = (holders: readonly Container[], facts: Facts, range: number): boolean =>
+  holders.some((one) => {
+    if (one.kind === 'slideshow' || isStrip(one)) return true
+    const values = facts.get(one.id)?.values[range]
+    return values?.scrolls === true || values?.rows === 'scroll'
+  })
+
+/** True for two blocks of which visitors see one at a time, since what holds both shows one of its blocks. */
+export function isSeenInTurn(a: Fact, b: Fact): boolean {
+  const under = ({ holders, block }: Fact, holder: Container) => holders[holders.indexOf(holder) + 1] ?? block
+  return a.holders.some(
+    (one) => (showsOne(one) || one.kind === 'slideshow') && b.holders.includes(one) && under(a, one) !== under(b, one),
+  )
 }

@@ -26,6 +26,16 @@ describe('what reaches past something', () => {
     expect(foundBy('pastHolder', [group('card', [block('text', 'words', { position: 'held' })])], { boxes })).toEqual([])
   })
 
+  test('what a slideshow or a strip brings into sight in turn is past nothing', () => {
+    const boxes = { show: [0, 0, 800, 40], slide: [900, 0, 800, 40], words: [900, 0, 300, 40] } as const
+    const slides = [group('slide', [text('words')])]
+    for (const kind of ['pastWindow', 'pastHolder'] as const) {
+      expect(foundBy(kind, [block('slideshow', 'show', {}, { children: slides })], { boxes })).toEqual([])
+      expect(foundBy(kind, [group('show', slides, { motion: [{ kind: 'strip', speed: 40 }] } as never)], { boxes })).toEqual([])
+      expect(foundBy(kind, [group('show', slides)], { boxes })).not.toEqual([])
+    }
+  })
+
   test('words past a box that cuts are cut off; a picture past it is cropped', () => {
     const boxes = { card: [0, 0, 300, 40], words: [0, 0, 300, 80] } as const
     const held = [group('card', [text('words')])]
@@ -46,6 +56,14 @@ describe('words', () => {
     expect(foundBy('overEachOther', held, { boxes: { one: [0, 0, 200, 24], two: [220, 0, 200, 24] }, words })).toEqual([])
     const over = [text('one'), block('text', 'two', { layer: 'raised' })]
     expect(foundBy('overEachOther', over, { boxes: { one: [0, 0, 200, 24], two: [0, 12, 200, 24] }, words })).toEqual([])
+  })
+
+  test('that are seen in turn lie over nothing', () => {
+    const parts = [group('first', [text('one')]), group('second', [text('two')])]
+    const words = { one: {}, two: {} }
+    const boxes = { one: [0, 0, 200, 24], two: [0, 12, 200, 24] } as const
+    expect(foundBy('overEachOther', [{ ...group('all', parts), oneShown: true } as never], { boxes, words })).toEqual([])
+    expect(foundBy('overEachOther', [group('all', parts)], { boxes, words })).toHaveLength(1)
   })
 
   test('that do not fit on a line are found by how much they lack', () => {

@@ -1,6 +1,6 @@
 import { type AtWidth, type Mark, seen, type WidthCheck } from '../check'
 import { called, calledFirst, px } from '#core/blocks/called'
-import { isLaidOver } from '../facts'
+import { isLaidOver, isSeenInTurn } from '../facts'
 import { type Box, overlapOf } from '../reading'
 
 /** Lines are higher than their letters by about this share of the size, above and below. */
@@ -28,6 +28,7 @@ export const overEachOther: WidthCheck = {
     for (const [n, one] of all.entries())
       for (let m = n + 1; m < all.length && all[m]!.top < one.bottom; m++) {
         const other = all[m]!
+        if (isSeenInTurn(at.facts.get(one.id)!, at.facts.get(other.id)!)) continue
         let by = 0
         for (const a of one.lines)
           for (const b of other.lines) {

@@ -2,7 +2,7 @@ import { isContainer } from '#core/blocks/tree'
 import type { Mark, WidthCheck } from '../check'
 import { seen } from '../check'
 import { called, calledFirst, px } from '#core/blocks/called'
-import { isLaidOver } from '../facts'
+import { isLaidOver, passesBy } from '../facts'
 
 /** Blocks that are wider than the group that holds them, and stand out of it. */
 export const pastHolder: WidthCheck = {
@@ -15,7 +15,7 @@ export const pastHolder: WidthCheck = {
       const around = holder && blocks.get(holder.id)
       if (!around || holder.kind === 'section' || around.cuts.across) continue
       const by = Math.max(read.box.right - around.box.right, around.box.left - read.box.left)
-      if (by <= 1 || isLaidOver(fact, at.facts, at.breakpoints, at.range) || scrolls(fact.holders, at)) continue
+      if (by <= 1 || isLaidOver(fact, at.facts, at.breakpoints, at.range) || passesBy(fact.holders, at.facts, at.range)) continue
       // What holds it stands out because of it.
       for (const one of fact.holders) past.delete(one.id)
       past.set(id, { block: id, beside: holder.id, by })
@@ -27,10 +27,3 @@ export const pastHolder: WidthCheck = {
     why: `At ${width} px there is less room in the group than it takes${isContainer(fact.block) ? '' : ' on one line'}.`,
   }),
 }
-
-/** True where readers can scroll to what stands out. */
-const scrolls = (holders: readonly { id: string }[], { facts, range }: Parameters<WidthCheck['find']>[0]): boolean =>
-  holders.some(({ id }) => {
-    const values = facts.get(id)?.values[range]
-    return values?.scrolls === true || values?.rows === 'scroll'
-  })

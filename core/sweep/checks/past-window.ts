@@ -1,5 +1,6 @@
 import type { Mark, WidthCheck } from '../check'
 import { seen } from '../check'
+import { passesBy } from '../facts'
 import { calledFirst, px } from '#core/blocks/called'
 
 /** Blocks that reach past the sides of the window, so that the page scrolls sideways; of those in each other, the innermost. */
@@ -11,6 +12,7 @@ export const pastWindow: WidthCheck = {
     for (const { id, read, fact } of seen(at)) {
       const by = Math.max(read.box.right - width, -read.box.left)
       if (by <= 1 || fact.holders.some((one) => blocks.get(one.id)?.cuts.across)) continue
+      if (passesBy(fact.holders, at.facts, at.range)) continue
       for (const holder of fact.holders) past.delete(holder.id)
       past.set(id, { block: id, by })
     }

@@ -34,9 +34,10 @@ export const readingOrder: WidthCheck = {
   }),
 }
 
-/** True for what has words or is pressed, or holds such: pictures alone may be read in any order. */
+/** True for what has words or is pressed, or holds such: pictures, alone or with a caption, may be read in any order. */
 function tells(id: string, at: AtWidth): boolean {
   const { block } = at.facts.get(id)!
+  if (block.kind === 'group' && block.element === 'figure') return false
   if (isContainer(block)) return block.children.some((one) => at.facts.has(one.id) && tells(one.id, at))
   return at.reading.blocks.get(id)?.words !== undefined
 }

@@ -1,0 +1,134 @@
+import { build } from 'esbuild'
+import { existsSync } from 'node:fs'
+import { chromium, type Page as Tab, type Route } from '@playwright/test'
+import { accessFindings } from '#core/analysis/access'
+import { fontsCss } from '#core/type/fonts-css'
+import { accessSchema } from '#core/render/access-script'
+import { pageFile } from '#core/render/own-links'
+import type { Finding } from '#core/analysis/finding'
+import type { Picture } from '#core/picture/picture'
+import type { Site } from '#core/site/schema'
+import { walkPage } from '#core/site/tree'
+import { viewportHeightFor } from '#core/grid/viewport-height'
+import type { WidthFinding } from '#core/sweep/find'
+import { webFiles } from '#core/formats/web-files'
+import { readFont } from '#server/fonts'
+import { madeOf } from '#server/pictures'
+import { accessScript } from '#server/visit'
+import { CHROMIUM } from '../playwright.config'
+
+/** What was found on a page, by whatever it was found. */
+export type Checked = Finding & { page: string; fault: boolean }
+
+/** Where the bytes of what a site names are found. */
+export type Sources = {
+  picture: (picture: Picture) => Uint8Array | undefined
+  font: (name: string) => Uint8Array | undefined
+  linked: (hash: string) => Uint8Array | undefined
+  folder: string
+}
+
+/** An address that is asked for nowhere else: all of it is answered here. */
+const HOST = 'http://check.yarrowfinch.test'
+const MOST_VIEWS = 3
+
+/** Runs the pages of a site through all widths, and looks at their access. @returns undefined where there is no Chromium */
+export async function checkInBrowser(site: Site, sources: Sources): Promise<Checked[] | undefined> {
+  if (!existsSync(CHROMIUM.executablePath)) return undefined
+  const browser = await chromium.launch(CHROMIUM)
+  try {
+    const context = await browser.newContext()
+    await context.route('**/*', await answers(site, sources))
+    const tab = await context.newPage()
+    await tab.goto(`${HOST}/`)
+    await tab.evaluate(await sweeper())
+    const widths = await tab.evaluate(
+      (given) => (globalThis as unknown as { sweepAll: (site: unknown) => Promise<WidthFinding[][]> }).sweepAll(given),
+      site as unknown,
+    )
+    const found = site.pages.flatMap((page, n): Checked[] => widths[n]!.map((one) => ({ ...one, page: page.id })))
+    const script = await accessScript()
+    for (const page of site.pages) found.push(...(await accessOn(tab, site, page, script)))
+    return found
+  } finally {
+    await browser.close()
+  }
+}
+
+async function accessOn(tab: Tab, site: Site, page: Site['pages'][number], script: string): Promise<Checked[]> {
+  const reads = []
+  for (const width of [...new Set(site.views)].slice(0, MOST_VIEWS)) {
+    await tab.setViewportSize({ width, height: viewportHeightFor(width) })
+    await tab.goto(`${HOST}/site/${pageFile(page)}`)
+    await tab.evaluate(`${script}\nglobalThis.accessOf = accessOf`)
+    reads.push(accessSchema.parse(await tab.evaluate('accessOf()')))
+  }
+  const blocks = new Map([...walkPage(page)].map((one) => [one.id, one]))
+  return accessFindings(reads, blocks, site.language).map((one) => ({ ...one, page: page.id }))
+}
+
+/** The sweep as one script for the browser. */
+async function sweeper(): Promise<string> {
+  const { outputFiles } = await build({
+    stdin: {
+      contents: `import { createSweeper } from './app/live/sweeper'
+        globalThis.sweepAll = async (site) => {
+          const sweeper = createSweeper()
+          const found = []
+          for (const page of site.pages)
+            found.push((await sweeper.run(site, page, { signal: new AbortController().signal })).findings)
+          return found
+        }`,
+      resolveDir: process.cwd(),
+      loader: 'ts',
+    },
+    bundle: true,
+    write: false,
+    format: 'iife',
+    platform: 'browser',
+  })
+  return outputFiles[0]!.text
+}
+
+/** What answers a browser that looks at a site: its pages, pictures and fonts, and nothing else. */
+async function answers(site: Site, { picture, font, linked, folder }: Sources): Promise<(route: Route) => Promise<void>> {
+  const files = webFiles(site, 'minified', (form) => `forms/${form.id}`, {}, 'checked')
+  const css = fontsCss()
+  const byHash = new Map(site.pictures.map((one) => [one.hash, one]))
+  const fontOf = async (name: string) => font(name) ?? (await readFont(name, folder))
+  const drawn = async (one: Picture, width: number | null) => {
+    const bytes = picture(one)
+    return bytes && width !== null ? new Uint8Array(await madeOf(bytes, width, {}, one.type)) : bytes
+  }
+  const types: Record<string, string> = { html: 'text/html; charset=utf-8', css: 'text/css', js: 'text/javascript' }
+  const find = async ({ pathname, searchParams }: URL): Promise<{ body: string | Uint8Array; type: string } | undefined> => {
+    if (pathname === '/') return { body: '<!doctype html><title>Check</title>', type: types.html! }
+    if (pathname === '/fonts.css') return { body: css, type: types.css! }
+    const name = pathname.slice(pathname.lastIndexOf('/') + 1)
+    if (/\/fonts\//.test(pathname)) {
+      const body = await fontOf(name)
+      return body && { body, type: 'font/woff2' }
+    }
+    if (pathname.startsWith('/pictures/')) {
+      const one = byHash.get(name)
+      const width = searchParams.has('w') && one?.type !== 'image/svg+xml' ? Number(searchParams.get('w')) : null
+      const body = one && (await drawn(one, width))
+      return body && { body, type: width === null ? one.type : 'image/webp' }
+    }
+    const file = pathname.replace(/^\/site\//, '')
+    const text = files.texts.find((one) => one.file === file)
+    if (text) return { body: text.text, type: types[file.slice(file.lastIndexOf('.') + 1)] ?? 'text/plain' }
+    const wanted = files.pictures.find((one) => one.file === file)
+    const body = wanted ? await drawn(wanted.picture, wanted.width) : undefined
+    if (wanted && body) return { body, type: wanted.width === null ? wanted.picture.type : 'image/webp' }
+    const led = files.linked.find((one) => one.file === file)
+    const bytes = led && linked(led.linked.hash)
+    return bytes && { body: bytes, type: 'application/octet-stream' }
+  }
+  return async (route) => {
+    const url = new URL(route.request().url())
+    const found = url.origin === HOST ? await find(url) : undefined
+    if (!found) return route.fulfill({ status: 404, body: '' })
+    return route.fulfill({ body: typeof found.body === 'string' ? found.body : Buffer.from(found.body), contentType: found.type })
+  }
+}

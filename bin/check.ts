@@ -1,0 +1,93 @@
+import { existsSync, readFileSync } from 'node:fs'
+import { basename, dirname, resolve } from 'node:path'
+import { findings } from '#core/analysis/checks/index'
+import { rangesInWords } from '#core/analysis/finding'
+import { namesOf, wordsToSpell } from '#core/analysis/spelling'
+import { FormatError } from '#core/formats/site-json'
+import { readSiteFile } from '#core/formats/site-zip'
+import { excuseOf } from '#core/site/excuse'
+import type { Site } from '#core/site/schema'
+import { unknownWords } from '#server/threads/spelling'
+import { originals } from './originals'
+import { checkInBrowser, type Checked } from './check-in-browser'
+
+const USAGE = `Usage: npm run check -- FILE [--json] [--strict]
+
+Checks all pages of a .site.json or .site.zip as the Check screen does: what is missing before launch, every width from
+280 to 2560 px, and access in each state. It fails where something is a fault; with --strict also where something is for
+your eye. Pictures and fonts of a .site.json are looked for in "pictures" and "fonts" beside it. Widths and access need
+Chromium, and are passed over, which is said, where there is none.`
+
+/** Words of each page that no dictionary has; where there is none of the language, nothing is said. */
+async function spelling(site: Site): Promise<Checked[]> {
+  const own = [...(site.launch?.words ?? []), ...namesOf(site)]
+  const pages = await Promise.all(
+    site.pages.map(async (page): Promise<Checked[]> => {
+      const words = wordsToSpell(site, page)
+      const unknown = await unknownWords({ language: site.language, words: words.map((one) => one.word), own })
+      return (unknown ?? []).map(({ word, meant }) => ({
+        kind: 'spelling',
+        fault: false,
+        page: page.id,
+        block: words.find((one) => one.word === word)!.block,
+        sentence: `“${word}” is in no dictionary${meant.length > 0 ? `; perhaps ${meant.join(', ')}` : ''}.`,
+      }))
+    }),
+  )
+  return pages.flat()
+}
+
+async function main(args: string[]): Promise<number> {
+  const flags = new Set(args.filter((one) => one.startsWith('--')))
+  const [file, ...more] = args.filter((one) => !one.startsWith('--'))
+  if (!file || more.length > 0 || [...flags].some((one) => one !== '--json' && one !== '--strict')) {
+    console.error(USAGE)
+    return 2
+  }
+  if (!existsSync(file)) {
+    console.error(`There is no file "${file}".`)
+    return 2
+  }
+  const { site, pictures, fonts, files } = readSiteFile(new Uint8Array(readFileSync(file)))
+  const folder = dirname(resolve(file))
+  const seen = await checkInBrowser(site, {
+    picture: originals(resolve(file), pictures),
+    font: (name) => fonts.get(name.split('.')[0]!),
+    linked: (hash) => files.get(hash),
+    folder,
+  })
+  const all: Checked[] = [...findings(site), ...(await spelling(site)), ...(seen ?? [])]
+  const excused = all.filter((one) => excuseOf(site.excuses, one.page, one))
+  const open = all.filter((one) => !excused.includes(one))
+  const faults = open.filter((one) => one.fault)
+  if (flags.has('--json'))
+    console.log(
+      JSON.stringify(
+        { file: basename(file), site: site.name, widthsChecked: seen !== undefined, findings: open, excused },
+        null,
+        2,
+      ),
+    )
+  else {
+    for (const page of site.pages) {
+      const own = open.filter((one) => one.page === page.id).sort((a, b) => Number(b.fault) - Number(a.fault))
+      console.log(own.length === 0 ? `${page.name}: clean` : page.name)
+      for (const { fault, kind, sentence, ranges } of own)
+        console.log(`  ${fault ? 'FAULT' : 'eye  '}  ${sentence}${ranges ? ` ${rangesInWords(ranges)}` : ''}  [${kind}]`)
+    }
+    if (seen === undefined) console.log('There is no Chromium here: widths and access were not checked.')
+    console.log(
+      `${faults.length} ${faults.length === 1 ? 'fault' : 'faults'}, ${open.length - faults.length} for your eye, ${excused.length} excused.`,
+    )
+  }
+  // Who asks for all of it is not told that all is well where not all was looked at.
+  return (flags.has('--strict') ? open : faults).length > 0 || (flags.has('--strict') && seen === undefined) ? 1 : 0
+}
+
+main(process.argv.slice(2))
+  .then((code) => (process.exitCode = code))
+  .catch((error: unknown) => {
+    if (!(error instanceof FormatError)) throw error
+    console.error(error.message)
+    process.exitCode = 2
+  })

@@ -1,0 +1,51 @@
+import { spawn } from 'node:child_process'
+import { mkdtempSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { pixels } from '#core/values/length'
+import { removeFolder } from '#server/remove-folder'
+import { expect, test } from './application'
+import { section, siteOf, worded } from './sweep.fixture'
+
+/** Runs the command. @returns how it ended, and what it printed */
+function check(...args: string[]): Promise<{ code: number | null; text: string; problem: string }> {
+  return new Promise((done) => {
+    const child = spawn('npx', ['tsx', 'bin/check.ts', ...args])
+    let [text, problem] = ['', '']
+    child.stdout.on('data', (chunk: Buffer) => (text += chunk.toString()))
+    child.stderr.on('data', (chunk: Buffer) => (problem += chunk.toString()))
+    child.on('exit', (code) => done({ code, text, problem }))
+  })
+}
+
+test.setTimeout(180_000)
+
+test('both demo sites end clean, at every width and in each state', async () => {
+  const [observatory, chandler] = [await check('demo/observatory.site.json'), await check('demo/chandler.site.json')]
+  for (const { code, text } of [observatory, chandler]) {
+    expect(text).toContain('0 faults')
+    expect(text).not.toContain('not checked')
+    expect(code).toBe(0)
+  }
+  expect(observatory.text).toContain('Winter sky chart: thank you: clean')
+})
+
+test('a site with faults fails, and says them as JSON; what is no site is a sentence', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'yarrowfinch-check-'))
+  const site = siteOf('Wide', [section('wide', [worded('text', 'wideone', 'Bring a coat', { width: pixels(700) })])])
+  const file = join(folder, 'wide.site.json')
+  writeFileSync(file, JSON.stringify(site))
+  const { code, text } = await check(file, '--json')
+  expect(code).toBe(1)
+  const said = JSON.parse(text) as { widthsChecked: boolean; findings: { kind: string; fault: boolean; ranges?: unknown }[] }
+  expect(said.widthsChecked).toBe(true)
+  expect(said.findings).toContainEqual(
+    expect.objectContaining({ kind: 'pastWindow', fault: true, ranges: [{ from: 280, to: 730 }] }),
+  )
+
+  const broken = join(folder, 'broken.site.json')
+  writeFileSync(broken, '{"format":')
+  expect(await check(broken)).toMatchObject({ code: 2, text: '' })
+  expect((await check()).problem).toContain('Usage: npm run check')
+  removeFolder(folder)
+})
