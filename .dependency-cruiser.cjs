@@ -25,6 +25,7 @@ const CORE = [
   'outlines',
   'analysis',
   'sweep',
+  'stress',
   'formats',
   'specimen',
   'first-guides',

@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { findingsOn, isAboutAccess } from '#core/analysis/checks/index'
 import type { Edit } from '#core/edits/index'
+import { type StressName, stressOf } from '#core/stress/index'
 import { keyOf, type WidthFinding } from '#core/sweep/find'
 import { SiteBar } from '../screen/site-bar'
 import { SiteScreen, type SiteScreenProps } from '../screen/site-screen'
@@ -34,7 +35,9 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
   const { siteId } = store.getState()
   const page = useSession(pageOf)
   const site = useRested(useSession((state) => state.session.site))
-  const { swept, share, sweeper } = useSwept()
+  const [stressed, setStressed] = useState<StressName | null>(null)
+  const stress = stressed === null ? undefined : stressOf(stressed)
+  const { swept, share, sweeper } = useSwept(stress)
   const [chosen, setChosen] = useState<string | null>(null)
   const [trial, setTrial] = useState<Trial | null>(null)
   const [shown, setShown] = useState<Shown | null>(null)
@@ -75,7 +78,15 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
             </p>
           </div>
           <Tabs.Content value="widths" className="min-h-0 flex-1 overflow-y-auto outline-none" tabIndex={-1}>
-            <WidthsPart swept={swept} sweeper={sweeper} chosen={finding} onChoose={choose} trial={trial} onTry={setTrial} />
+            <WidthsPart
+              swept={swept}
+              sweeper={sweeper}
+              chosen={finding}
+              onChoose={choose}
+              trial={trial}
+              onTry={setTrial}
+              stressed={stressed}
+            />
           </Tabs.Content>
           <Tabs.Content value="access" className="min-h-0 flex-1 overflow-y-auto outline-none" tabIndex={-1}>
             <AccessPart findings={launch} page={rested} onShow={setShown} />
@@ -87,7 +98,7 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
             <WeightPart page={rested} />
           </Tabs.Content>
         </Tabs.Root>
-        <PageAt finding={finding} trial={trial} shown={shown} />
+        <PageAt finding={finding} trial={trial} shown={shown} stressed={stressed} onStress={setStressed} />
       </main>
     </div>
   )

@@ -4,6 +4,8 @@ import { LivePage } from '../live/live-page'
 import { useSession } from '../session/context'
 import { useState } from 'react'
 import type { Shown } from './access-part'
+import { type StressName, stressOf } from '#core/stress/index'
+import { StressChoice } from '../screen/stress-choice'
 import type { Trial } from './check'
 import { FocusWay } from './focus-way'
 
@@ -11,10 +13,19 @@ import { FocusWay } from './focus-way'
 const USUAL = 1280
 
 /** The page at the width at which what is chosen is worst, before and after the repair that is tried. */
-export function PageAt({ finding, trial, shown }: { finding: WidthFinding | null; trial: Trial | null; shown: Shown | null }) {
+type PageAtProps = {
+  finding: WidthFinding | null
+  trial: Trial | null
+  shown: Shown | null
+  stressed: StressName | null
+  onStress: (stress: StressName | null) => void
+}
+
+export function PageAt({ finding, trial, shown, stressed, onStress }: PageAtProps) {
   const [before, setBefore] = useState<Trial | null>(null)
   const breakpoints = useSession((state) => state.session.site.breakpoints)
-  const width = shown?.width ?? finding?.worst ?? USUAL
+  const stress = stressed === null ? undefined : stressOf(stressed)
+  const width = shown?.width ?? finding?.worst ?? stress?.width ?? USUAL
   const order = shown?.order
   const { columns, gutter } = breakpoints[rangeAt(breakpoints, width)]!
   return (
@@ -27,8 +38,9 @@ export function PageAt({ finding, trial, shown }: { finding: WidthFinding | null
           {shown ? '' : finding ? 'the worst width of this finding, ' : ''}
           {columns} columns, {gutter} gutter
         </span>
+        <StressChoice stressed={stressed} onStress={onStress} />
         {trial && (
-          <span className="ml-auto flex" role="group" aria-label="The page before and after the repair">
+          <span className="flex" role="group" aria-label="The page before and after the repair">
             <button type="button" className={SIDE} aria-pressed={before === trial} onClick={() => setBefore(trial)}>
               Before
             </button>
@@ -43,6 +55,7 @@ export function PageAt({ finding, trial, shown }: { finding: WidthFinding | null
           key={width}
           width={width}
           tried={trial && before !== trial ? trial.edit : undefined}
+          stress={stress}
           marked={shown ? shown.block : (finding?.block ?? null)}
           over={order && ((scale) => <FocusWay order={order} scale={scale} />)}
           label={`The page at ${width} px`}

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { excuseOf } from '#core/site/excuse'
+import { type StressName, stressOf } from '#core/stress/index'
 import { keyOf, type WidthFinding } from '#core/sweep/find'
 import { cleanStretch } from '#core/sweep/segments'
 import { useSession } from '../session/context'
@@ -16,10 +17,12 @@ type WidthsPartProps = {
   onChoose: (finding: WidthFinding | null) => void
   trial: Trial | null
   onTry: (trial: Trial | null) => void
+  /** What the page is put to meanwhile. */
+  stressed: StressName | null
 }
 
 /** What is wrong at which widths: as a chart by section, and in sentences, the worst first. */
-export function WidthsPart({ swept, sweeper, chosen, onChoose, trial, onTry }: WidthsPartProps) {
+export function WidthsPart({ swept, sweeper, chosen, onChoose, trial, onTry, stressed }: WidthsPartProps) {
   const page = useSession(pageOf)
   const excuses = useSession((state) => state.session.site.excuses)
   const [all, setAll] = useState(false)
@@ -47,17 +50,18 @@ export function WidthsPart({ swept, sweeper, chosen, onChoose, trial, onTry }: W
         <header className="mb-1 flex items-baseline gap-3">
           <span className="figure text-muted">1</span>
           <h2 id="widths-title" className="text-[14px] font-semibold">
-            Widths
+            {stressed === null ? 'Widths' : `Widths: ${stressOf(stressed).label}`}
           </h2>
           <span className="ml-auto text-label text-ink-2" data-faults={swept ? faults.length : undefined}>
-            {swept && summary(faults, others.length)}
+            {swept && summary(faults, others.length, stressed === null ? undefined : stressOf(stressed).width)}
           </span>
         </header>
         <Chart sections={page.sections} findings={open} chosen={chosen} onChoose={onChoose} />
       </section>
       {swept && faults.length === 0 && (
         <p className="flex items-center gap-2 border-t border-line px-5 py-2.5 text-ink-2">
-          <span aria-hidden className="h-2 w-2 rounded-full bg-reed" /> Nothing is cut off, broken or out of reach at any width.
+          <span aria-hidden className="h-2 w-2 rounded-full bg-reed" /> Nothing is cut off, broken or out of reach{' '}
+          {stressed !== null && stressOf(stressed).width !== undefined ? `at ${stressOf(stressed).width} px` : 'at any width'}.
         </p>
       )}
       <ul aria-label="Faults">{faults.map(row)}</ul>
@@ -87,8 +91,9 @@ export function WidthsPart({ swept, sweeper, chosen, onChoose, trial, onTry }: W
 /** How many are listed before one asks for more. */
 const SHOWN = 12
 
-function summary(faults: readonly WidthFinding[], others: number): string {
-  if (faults.length === 0) return others === 0 ? 'clean at every width' : `no faults, ${others} for your eye`
+function summary(faults: readonly WidthFinding[], others: number, alone: number | undefined): string {
+  if (faults.length === 0)
+    return others === 0 ? `clean at ${alone === undefined ? 'every width' : `${alone} px`}` : `no faults, ${others} for your eye`
   const sections = new Set(faults.map((one) => one.section)).size
   const clean = cleanStretch(faults)
   return `${faults.length} ${faults.length === 1 ? 'fault' : 'faults'} in ${sections} ${sections === 1 ? 'section' : 'sections'}${clean ? `, clean from ${clean.from} to ${clean.to}` : ''}`

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
 import { useSessionStore, useSession } from '../session/context'
 import { boxOf, useFrames } from '../live/frames'
-import { createViewRenderer } from '../live/rendering'
+import { createViewRenderer, withCss } from '../live/rendering'
 import { openViews, toggleView } from '../session/desk'
 import { pageOf } from '../session/store'
 import { useShownSite } from '../session/tried'
@@ -52,6 +52,7 @@ export function Stage() {
   const [rows, setRows] = useState<Rows>({ tops: [], height: 400 })
   const [ready, setReady] = useState(0)
   const wire = useSession((state) => state.wire)
+  const stressCss = useSession((state) => state.stress?.css)
   const renderPage = useMemo(
     () => ({ finished: createViewRenderer(site.language), wire: createViewRenderer(site.language, 'wire') }),
     [site.language],
@@ -111,10 +112,10 @@ export function Stage() {
       const view = frames.get(index)
       if (!view) continue
       view.scale = scales[position]!
-      view.frame.show(renderPage[wire.has(index) ? 'wire' : 'finished'](site, page))
+      view.frame.show(withCss(renderPage[wire.has(index) ? 'wire' : 'finished'](site, page), stressCss))
     }
     layOut()
-  }, [frames, renderPage, wire, site, page, scales, indexes, ready, layOut])
+  }, [frames, renderPage, wire, stressCss, site, page, scales, indexes, ready, layOut])
 
   // Where a picture or a font arrives late, the rows are aligned again, once for each frame of the screen.
   const pending = useRef(0)

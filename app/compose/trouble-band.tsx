@@ -1,14 +1,18 @@
 import { Popover } from 'radix-ui'
+import { useEffect, useState } from 'react'
 import { rangesInWords } from '#core/analysis/finding'
 import { rangeAt } from '#core/grid/columns'
 import { rangeScopes } from '#core/style/cascade'
 import { keyOf, type WidthFinding } from '#core/sweep/find'
 import { depthsOf, type Segment, segmentsOf } from '#core/sweep/segments'
 import { SWEPT } from '#core/sweep/widths'
+import { type StressName, stressOf } from '#core/stress/index'
+import { StressChoice } from '../screen/stress-choice'
 import { useSwept } from '../screen/use-swept'
 import { useSession, useSessionStore } from '../session/context'
 import { edit, makeId, select, type SessionStore } from '../session/store'
 import { FaultSign } from '../ui/fault-sign'
+import { afterPaint } from '../ui/lagging'
 
 /** Rust lines, as trouble is drawn. */
 const HATCH = 'repeating-linear-gradient(135deg, rgb(168 64 31 / 0.9) 0 1.5px, rgb(168 64 31 / 0.14) 1.5px 5px)'
@@ -17,12 +21,32 @@ type Axis = (width: number) => number
 
 /** The widths at which something is wrong, on the width ruler; each range says what, and leads to the width where it is worst. */
 export function TroubleBand({ x }: { x: Axis }) {
-  const { swept, share } = useSwept()
+  const store = useSessionStore()
+  const [stressed, setStressed] = useState<StressName | null>(null)
+  const stress = stressed === null ? undefined : stressOf(stressed)
+  const { swept, share } = useSwept(stress)
+  // Words are edited as they are, and with the band the views are as they were.
+  const editing = useSession((state) => state.words !== null)
+  useEffect(() => store.setState({ stress: stress ?? null }), [store, stress])
+  useEffect(() => {
+    if (editing) setStressed(null)
+  }, [editing])
+  useEffect(() => () => store.setState({ stress: null }), [store])
   const faults = swept?.findings.filter((one) => one.fault) ?? []
   const others = (swept?.findings.length ?? 0) - faults.length
   const busy = share < 1
   return (
     <>
+      <div className="absolute right-1 top-0.5 z-10">
+        <StressChoice
+          stressed={stressed}
+          onStress={(next) => {
+            setStressed(next)
+            // Keys are heard by the views again, once the list has given the focus back.
+            afterPaint(() => document.querySelector<HTMLElement>('[data-stage]')?.focus())
+          }}
+        />
+      </div>
       <p
         role="status"
         className={`pointer-events-none absolute bottom-0 right-1 bg-panel px-1 text-label ${faults.length ? 'text-rust' : 'text-ink-2'}`}

@@ -1,6 +1,6 @@
 import type { Page, Site } from '#core/site/schema'
 import { createFrame, type Frame, VIEW_DOCUMENT } from './frame'
-import { createViewRenderer } from './rendering'
+import { createViewRenderer, withCss } from './rendering'
 
 /** Width that a page is shown at first, px. */
 const NARROW = 320
@@ -10,8 +10,8 @@ export type HiddenFrame = {
   frame: Frame
   /** Gives the window a width, and a height where it matters, px. */
   resize: (width: number, height?: number) => void
-  /** Shows a page, and waits until its faces are there: other ones would break elsewhere. */
-  show: (site: Site, page: Page) => Promise<void>
+  /** Shows a page, with rules of its own where there are some, and waits until its faces are there: other ones would break elsewhere. */
+  show: (site: Site, page: Page, css?: string) => Promise<void>
   close: () => void
 }
 
@@ -38,8 +38,8 @@ export async function openHiddenFrame(language: string): Promise<HiddenFrame> {
       iframe.style.width = `${width}px`
       if (height !== undefined) iframe.style.height = `${height}px`
     },
-    async show(site, page) {
-      frame.show(render(site, page))
+    async show(site, page, css) {
+      frame.show(withCss(render(site, page), css))
       // Faces are asked for once words are laid out in them.
       frame.document.body.getBoundingClientRect()
       await Promise.all(

@@ -5,10 +5,11 @@ import { currentOf, inDirection } from '#core/site/directions'
 import type { Page, Site } from '#core/site/schema'
 import type { StyleGuide } from '#core/guide/style-guide'
 import type { Edit } from '#core/edits/index'
+import type { Stress } from '#core/stress/stress'
 import { useSession } from '../session/context'
 import { asTried } from '../session/tried'
 import { createFrame, type Frame, VIEW_DOCUMENT } from './frame'
-import { liveRenderer, type RenderedPage } from './rendering'
+import { liveRenderer, type RenderedPage, withCss } from './rendering'
 import { pageOf } from '../session/store'
 
 export type LivePageProps = {
@@ -21,6 +22,8 @@ export type LivePageProps = {
   attempt?: { id: string; guide: StyleGuide }
   /** A change that the page is shown with though it is only tried. */
   tried?: Edit | undefined
+  /** What the page is put to. */
+  stress?: Stress | undefined
   /** True to show the specimen page of the style guide in place of the page. */
   specimen?: boolean
   /** True to follow what is kept alone, and not what is only tried. */
@@ -58,6 +61,7 @@ export function LivePage({
   direction,
   attempt,
   tried,
+  stress,
   specimen = false,
   still = false,
   filter,
@@ -73,7 +77,10 @@ export function LivePage({
   over: drawn,
 }: LivePageProps) {
   const kept = useSession((state) => state.session.site)
-  const whole = useMemo(() => asTried(kept, tried ? [tried] : null), [kept, tried])
+  const whole = useMemo(() => {
+    const site = asTried(kept, tried ? [tried] : null)
+    return stress?.change?.(site) ?? site
+  }, [kept, tried, stress])
   const shownAs = attempt ? `first-${attempt.id}` : (direction ?? currentOf(whole).id)
   const guide = attempt?.guide
   const site = useMemo(() => (guide ? { ...whole, guide } : inDirection(whole, shownAs)), [whole, guide, shownAs])
@@ -117,7 +124,7 @@ export function LivePage({
     }
   }, [width])
 
-  useLayoutEffect(() => frame?.show(render(site, page)), [frame, render, site, page])
+  useLayoutEffect(() => frame?.show(withCss(render(site, page), stress?.css)), [frame, render, site, page, stress])
   const told = useRef(onShown)
   told.current = onShown
   useEffect(() => {

@@ -36,6 +36,14 @@ const tree = (...children: Element[]) => element('body', {}, children)
 const fresh = (of: Element): HTMLElement => new JSDOM(toHtml(of, { closeSelfClosing: false })).window.document.body
 
 describe('patching a view', () => {
+  test('shows the very tree from before again, once another was shown between', () => {
+    const first = tree(block('a', 'One'), element('div', { dataBlock: 'd' }, [block('b', 'Two')]))
+    show(first)
+    show(tree(block('a', 'Öne'), element('div', { dataBlock: 'd' }, [block('b', 'Twö'), block('c', 'More')])))
+    show(first)
+    expect(document.body.innerHTML).toBe(fresh(first).innerHTML)
+  })
+
   test('makes what is new and takes away what is gone', () => {
     show(tree(block('a', 'One'), block('b', 'Two')))
     expect(document.body.innerHTML).toBe('<p data-block="a">One</p><p data-block="b">Two</p>')

@@ -54,6 +54,8 @@ const keyOf = (content: ElementContent, index: number): string =>
 export function patch(node: globalThis.Element, before: Element, now: Element, shown: Shown): void {
   if (before === now) return
   setAttributes(node, before.properties, now.properties, isSvg(now) ? svg : html)
+  // The tree from before may be shown once more, when the node is no longer what it says.
+  shown.delete(before)
   shown.set(now, node)
   if (node.hasAttribute(EDITED)) return
   const old = new Map<string, ElementContent>(before.children.map((child, index) => [keyOf(child, index), child]))

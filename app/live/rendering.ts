@@ -12,6 +12,10 @@ import { fallbackCss, familiesOf, fontFaceCss, fontFiles } from '#core/type/fami
 /** A page as the views show it. */
 export type RenderedPage = { body: Element; sections: readonly RenderedSection[]; sharedCss: string; language: string }
 
+/** A page with more rules than its own; none are lost to it, since they come before those of its sections and say so. */
+export const withCss = (page: RenderedPage, css: string | undefined): RenderedPage =>
+  css === undefined ? page : { ...page, sharedCss: page.sharedCss + css }
+
 function viewPicture(picture: Picture, width: number | null, { turn, opacity }: Making = {}): string {
   const query = new URLSearchParams()
   if (width !== null) query.set('w', String(width))

@@ -3,6 +3,7 @@ import { createFinder, idleFinding, inOrder, type WidthFinding } from '#core/swe
 import { sweep } from '#core/sweep/sweep'
 import { STEP, SWEPT, widthsAtBreakpoints } from '#core/sweep/widths'
 import { viewportHeightFor } from '#core/grid/viewport-height'
+import type { Stress } from '#core/stress/stress'
 import { walkPage } from '#core/site/tree'
 import type { Page, Site } from '#core/site/schema'
 import { type HiddenFrame, openHiddenFrame } from './hidden-frame'
@@ -42,8 +43,11 @@ type Known = {
 const CONTEXT = ['guide', 'breakpoints', 'pictures', 'fonts', 'shared', 'language'] as const
 const isSameContext = (a: Context, b: Context) => CONTEXT.every((one) => a[one] === b[one])
 
-/** Makes a sweeper, which keeps its frame and what it found of each section until it is closed. */
-export function createSweeper(): Sweeper {
+/**
+ * Makes a sweeper, which keeps its frame and what it found of each section until it is closed.
+ * @param stress what the pages are put to meanwhile
+ */
+export function createSweeper(stress?: Stress): Sweeper {
   const known = new WeakMap<Section, Known>()
   let opened: Promise<HiddenFrame> | undefined
   let language = ''
@@ -59,8 +63,13 @@ export function createSweeper(): Sweeper {
     return (opened ??= openHiddenFrame(language))
   }
 
-  async function runThrough(site: Site, page: Page, { signal, onProgress, only }: Running): Promise<Swept | undefined> {
+  const swept = stress?.width === undefined ? SWEPT : { from: stress.width, to: stress.width }
+  const heightFor = (width: number) => stress?.height ?? viewportHeightFor(width)
+
+  async function runThrough(given: Site, asked: Page, { signal, onProgress, only }: Running): Promise<Swept | undefined> {
     if (signal.aborted) return undefined
+    const site = stress?.change?.(given) ?? given
+    const page = site === given ? asked : (site.pages.find((one) => one.id === asked.id) ?? asked)
     const from = performance.now()
     const sections = page.sections.filter((one) => !one.hidden)
     const concerned = only ? sections.filter((one) => only.has(one.id)) : sections
@@ -80,12 +89,12 @@ export function createSweeper(): Sweeper {
       const shown = sections.filter((one, n) =>
         [sections[n - 1], one, sections[n + 1]].some((each) => each && dirty.includes(each)),
       )
-      await hidden.show(site, { ...page, sections: shown })
-      const finder = createFinder(site, shown)
+      await hidden.show(site, { ...page, sections: shown }, stress?.css)
+      const finder = createFinder(site, shown, heightFor, stress?.mirrored)
       const reader = createReader(hidden.frame.document)
       let tall = 0
       const look = (width: number) => {
-        const height = viewportHeightFor(width)
+        const height = heightFor(width)
         // Set only where it changes: all that inherits it is styled anew.
         if (height !== tall) hidden.frame.document.documentElement.style.setProperty('--vh', `${(tall = height) / 100}px`)
         hidden.resize(width, height)
@@ -94,8 +103,8 @@ export function createSweeper(): Sweeper {
       // At the widest, words stand on one line, and the width of each is known from then on.
       look(SWEPT.to)
       const first = widthsAtBreakpoints(site.breakpoints)
-      const run = sweep(SWEPT.from, SWEPT.to, STEP, first)
-      const expected = (SWEPT.to - SWEPT.from) / STEP + first.length + 10 * dirty.length
+      const run = sweep(swept.from, swept.to, STEP, first)
+      const expected = (swept.to - swept.from) / STEP + first.length + 10 * dirty.length
       let [next, since] = [run.next(), performance.now()]
       while (!next.done) {
         if (signal.aborted) return undefined

@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react'
+import type { Stress } from '#core/stress/stress'
 import { createSweeper, type Sweeper, type Swept } from '../live/sweeper'
 import { useSession } from '../session/context'
 import { pageOf } from '../session/store'
@@ -9,18 +10,22 @@ const REST = 400
 /** What the sweep knows of the page: what it found last, how far it is, 0 to 1, and the sweeper, for what is only tried. */
 export type SweptState = { swept: Swept | null; share: number; sweeper: Sweeper | null }
 
-/** Runs the page through all widths, and again after each edit for what the edit touched. */
-export function useSwept(): SweptState {
+/**
+ * Runs the page through all widths, and again after each edit for what the edit touched.
+ * @param stress what the page is put to meanwhile
+ */
+export function useSwept(stress?: Stress): SweptState {
   const site = useSession((state) => state.session.site)
   const page = useSession(pageOf)
   const [sweeper, setSweeper] = useState<Sweeper | null>(null)
   const [swept, setSwept] = useState<Swept | null>(null)
   const [share, setShare] = useState(0)
   useEffect(() => {
-    const made = createSweeper()
+    const made = createSweeper(stress)
     setSweeper(made)
+    setSwept(null)
     return () => made.close()
-  }, [])
+  }, [stress])
   useEffect(() => {
     if (!sweeper) return
     const giveUp = new AbortController()

@@ -13,6 +13,7 @@ import type { Page, Site } from '#core/site/schema'
 import { findBlock, type Place } from '#core/site/tree'
 import type { Present } from '#core/values/company'
 import type { Scope } from '#core/style/registry'
+import type { Stress } from '#core/stress/stress'
 
 export const makeId = customAlphabet('0123456789abcdefghijklmnopqrstuvwxyz', 8)
 
@@ -97,6 +98,8 @@ export type SessionState = {
   heat: boolean
   /** Edits that are only looked at: the views show the page as it would be. */
   tried: readonly Edit[] | null
+  /** What the views are put to: words, entries, pictures or settings other than those of the page. */
+  stress: Stress | null
   /** True while the pictures of the site are open. */
   picturesOpen: boolean
   /** True while the widths at which the page breaks are shown. */
@@ -158,6 +161,7 @@ export function createSessionStore(siteId: string, pageId: string, site: Site, r
     motionAt: 0,
     heat: false,
     tried: null,
+    stress: null,
     picturesOpen: false,
     worstPatches: [],
     words: null,

@@ -13,9 +13,13 @@ export function asTried(site: Site, tried: readonly Edit[] | null): Site {
   }
 }
 
-/** The site as the views show it: with the edits that are only looked at. */
+/** The site as the views show it: with the edits that are only looked at, and what it is put to. */
 export function useShownSite(): Site {
   const site = useSession((state) => state.session.site)
   const tried = useSession((state) => state.tried)
-  return useMemo(() => asTried(site, tried), [site, tried])
+  const stress = useSession((state) => state.stress)
+  return useMemo(() => {
+    const shown = asTried(site, tried)
+    return stress?.change?.(shown) ?? shown
+  }, [site, tried, stress])
 }

@@ -12,6 +12,8 @@ export type AtWidth = {
   range: number
   /** Height of the window, px. */
   window: number
+  /** True where lines begin at the right. */
+  mirrored?: boolean | undefined
   pictures: readonly Picture[]
 }
 

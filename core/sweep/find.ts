@@ -45,8 +45,12 @@ export type Finder = {
   findings: (held: readonly Held[]) => { findings: WidthFinding[]; at: AtBreakpoint[] }
 }
 
-/** A finder for some sections of a page. */
-export function createFinder(site: Site, sections: Page['sections']): Finder {
+/**
+ * A finder for some sections of a page.
+ * @param heightFor the height of the window at a width, px
+ * @param mirrored true where lines begin at the right
+ */
+export function createFinder(site: Site, sections: Page['sections'], heightFor = viewportHeightFor, mirrored?: boolean): Finder {
   const { breakpoints, pictures, language } = site
   const facts = factsOf(site, sections)
   const figures = new Map<string, Map<number, number>>()
@@ -57,7 +61,7 @@ export function createFinder(site: Site, sections: Page['sections']): Finder {
     look(reading) {
       const { width } = reading
       const range = rangeAt(breakpoints, width)
-      const at: AtWidth = { reading, facts, breakpoints, range, window: viewportHeightFor(width), pictures }
+      const at: AtWidth = { reading, facts, breakpoints, range, window: heightFor(width), mirrored, pictures }
       const keys = new Set<string>()
       for (const kind of WIDTH_KINDS)
         for (const { block, beside, by } of WIDTH_CHECKS[kind].find(at)) {

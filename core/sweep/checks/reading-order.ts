@@ -6,7 +6,7 @@ import { positionAt } from '../facts'
 /** Px by which two blocks may lie into each other and still stand one before the other. */
 const SPARE = 4
 
-/** Blocks that are read after one that they stand before, above it or at its left in the same row (WCAG 2.2, 1.3.2). */
+/** Blocks that are read after one that they stand before, above it or on the side where the same row begins (WCAG 2.2, 1.3.2). */
 export const readingOrder: WidthCheck = {
   fault: true,
   *find(at): Generator<Mark> {
@@ -22,9 +22,10 @@ export const readingOrder: WidthCheck = {
         if (!before) continue
         const above = box.bottom <= before.box.top + SPARE
         const sameRow = Math.min(box.bottom, before.box.bottom) - Math.max(box.top, before.box.top) > SPARE
-        const leftOf = sameRow && box.right <= before.box.left + SPARE
+        const earlier = at.mirrored ? box.left >= before.box.right - SPARE : box.right <= before.box.left + SPARE
+        const leftOf = sameRow && earlier
         if (above || leftOf)
-          yield { block: id, beside: before.id, by: above ? before.box.top - box.top : before.box.left - box.left }
+          yield { block: id, beside: before.id, by: above ? before.box.top - box.top : Math.abs(before.box.left - box.left) }
       }
     }
   },
