@@ -195,18 +195,10 @@ const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
     },
   ],
   [
-    'directions',
+    'play',
     async (page) => {
       await page.getByRole('button', { name: 'all colours' }).click()
       await page.getByRole('button', { name: 'Undo colour roles' }).click()
-      await page.getByRole('button', { name: 'Side by side' }).click()
-      await page.locator('[data-compared] iframe').last().waitFor()
-      await page.frameLocator('[data-compared=Logbook] iframe').locator('h1').waitFor()
-    },
-  ],
-  [
-    'play',
-    async (page) => {
       await step(page, 'Compose')
       await composed(page)
       await page.getByRole('link', { name: 'Play page' }).click()
@@ -245,6 +237,14 @@ const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
     },
   ],
   [
+    'launch',
+    async (page) => {
+      await page.getByRole('tab', { name: 'Launch' }).click()
+      await page.locator('[data-unknown]').waitFor()
+      await page.locator('[data-swept]').waitFor()
+    },
+  ],
+  [
     'shared',
     async (page) => {
       await step(page, 'Compose')
@@ -264,12 +264,16 @@ const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
     },
   ],
   [
-    'change',
+    'trouble',
     async (page) => {
-      await press(page, 1280, '.one-shown [data-shown] p')
-      await page.keyboard.press('Escape')
-      await page.keyboard.press('Escape')
-      await page.getByRole('region', { name: 'Tray' }).getByRole('slider', { name: 'Offset, in' }).focus()
+      await page.getByRole('button', { name: 'The instruments', exact: true }).click()
+      await page.getByRole('menuitem', { name: 'Autumn nights' }).click()
+      await composed(page)
+      await page.frameLocator('[data-view="1280"] iframe').getByRole('heading', { name: 'Bring a coat' }).waitFor()
+      await page.keyboard.press('e')
+      await page.getByRole('combobox', { name: 'What the page is put to' }).click()
+      await page.getByRole('option', { name: 'Words 40 % longer' }).click()
+      await page.getByText(/faults? at some widths/).waitFor()
     },
   ],
 ]

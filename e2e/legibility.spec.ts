@@ -2,6 +2,7 @@ import sharp from 'sharp'
 import { legibilityOf } from '#core/legibility/legibility'
 import { composed, expect, openSite, saved, test } from './application'
 import { designer } from './designer'
+import { keep, section, siteOf, worded } from './sweep.fixture'
 
 /** A picture of 12 megapixels that is light at its left and dark at its right, with a lighter stripe. */
 const light = () =>
@@ -103,4 +104,29 @@ test('words over a picture are measured as Chromium paints it, and the offered s
       return Math.abs((await painted(changed.width)) - changed.worst)
     })
     .toBeLessThan(0.15)
+})
+
+test('words over a gradient are measured at every width, to the px where they can no longer be read', async ({ page, app }) => {
+  const stops = ['#101418', '#F4F6F8'].map((hex, n) => ({ at: n * 100, colour: { hex } }))
+  const site = siteOf('Dawn', [
+    section(
+      'dawn',
+      [
+        worded('text', 'white', 'The sun is up at six and so are we', { ink: { hex: '#FFFFFF' } }),
+        worded('text', 'even', 'On even ground', {
+          fillLayers: [{ kind: 'flat', colour: { hex: '#101418' } }],
+          ink: { hex: '#FFFFFF' },
+        }),
+      ],
+      { fillLayers: [{ kind: 'linear', angle: 90, space: 'srgb', stops }] },
+    ),
+  ])
+  await page.goto(`${keep(app, site)}/pages/${site.pages[0]!.id}/check`)
+  await page.getByRole('tab', { name: 'Words over pictures' }).click()
+  await expect(page.locator('[data-over]')).toHaveAttribute('data-over', '1', { timeout: 60_000 })
+  const found = page.getByRole('list', { name: 'Words over pictures' })
+  // On a narrow window the words reach into the light, on a wide one they stay in the dark.
+  await expect(found).toContainText(/too little at 280–\d+ px/)
+  await found.getByRole('button', { name: /The sun is up/ }).click()
+  await expect(page.locator('[data-worst]')).toHaveAttribute('data-worst', /^(28|29|3)\d+$/)
 })

@@ -17,6 +17,7 @@ import { LaunchPart } from './launch-part'
 import { PageAt } from './page-at'
 import { WeightPart } from './weight-part'
 import { WidthsPart } from './widths-part'
+import { WordsPart } from './words-part'
 
 /** The Check screen: what is wrong at which widths, and what is missing before launch, at the left; the page where it is worst, at the right. */
 export function Check(props: SiteScreenProps) {
@@ -59,12 +60,16 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
       <main className="grid min-h-0 flex-1 grid-cols-2">
         <Tabs.Root
           defaultValue="widths"
-          onValueChange={() => setShown(null)}
+          onValueChange={() => {
+            setShown(null)
+            choose(null)
+          }}
           className="flex min-h-0 flex-col border-r border-line-strong bg-panel"
         >
           <div className="flex h-9 shrink-0 items-center justify-between border-b border-line-strong px-3">
             <Tabs.List aria-label="What is checked" className="flex gap-1">
               <Tab value="widths">Widths</Tab>
+              <Tab value="words">Words over pictures</Tab>
               <Tab value="access">Access</Tab>
               <Tab value="launch">Launch</Tab>
               <Tab value="weight">Weight</Tab>
@@ -87,6 +92,9 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
               onTry={setTrial}
               stressed={stressed}
             />
+          </Tabs.Content>
+          <Tabs.Content value="words" className="min-h-0 flex-1 overflow-y-auto outline-none" tabIndex={-1}>
+            <WordsPart site={site} page={rested} onShow={setShown} />
           </Tabs.Content>
           <Tabs.Content value="access" className="min-h-0 flex-1 overflow-y-auto outline-none" tabIndex={-1}>
             <AccessPart findings={launch} page={rested} onShow={setShown} />

@@ -29,7 +29,7 @@ export function LaunchPart({ findings, site, page }: { findings: readonly PageFi
       <LaunchList siteId={siteId} findings={findings} />
       <h3 className="mb-1 mt-4 border-t border-line-strong pt-2 text-label font-semibold">This page, elsewhere</h3>
       <div className="grid grid-cols-[minmax(0,1fr)_210px] items-start gap-4">
-        <div className="grid min-w-0 gap-3">
+        <div className="grid min-w-0 grid-cols-1 gap-3">
           <ResultPreview />
           <PageSaid />
         </div>

@@ -34,7 +34,7 @@ export function PageAt({ finding, trial, shown, stressed, onStress }: PageAtProp
         <span className="figure bg-ink px-1.5 py-px text-on-ink" data-worst={width}>
           {width}
         </span>
-        <span className="truncate text-label text-ink-2">
+        <span className={`truncate text-label text-ink-2 ${trial ? 'hidden' : ''}`}>
           {shown ? '' : finding ? 'the worst width of this finding, ' : ''}
           {columns} columns, {gutter} gutter
         </span>
@@ -66,4 +66,4 @@ export function PageAt({ finding, trial, shown, stressed, onStress }: PageAtProp
 }
 
 const SIDE =
-  'h-6 border border-line-strong bg-field px-2.5 text-label first:rounded-l-2 last:rounded-r-2 aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-on-ink'
+  'h-6 whitespace-nowrap border border-line-strong bg-field px-2.5 text-label first:rounded-l-2 last:rounded-r-2 aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-on-ink'

@@ -41,7 +41,7 @@ export function PageSaid() {
     ...pictures.filter((one) => !isFilm(one)).map((one) => ({ value: one.id, label: one.name.replace(/\.[a-z]+$/i, '') })),
   ]
   return (
-    <div className="grid gap-2" role="group" aria-label="What is said of the page">
+    <div className="grid grid-cols-1 gap-2" role="group" aria-label="What is said of the page">
       <SaidField label="Title" {...said('title')} />
       <SaidField label="Description" long {...said('description')} />
       <div className="grid grid-cols-2 gap-2">

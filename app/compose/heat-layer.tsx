@@ -3,7 +3,7 @@ import { findBlock } from '#core/site/tree'
 import { useFrames } from '../live/frames'
 import { useSession, useSessionStore } from '../session/context'
 import { useRested } from '../ui/lagging'
-import { heatOver, type HeatOver } from './words-over'
+import { heatOver, type HeatOver } from '../live/words-over'
 
 /** Where the words of the selection could stand in a view: clear where they could be read, hatched where not. */
 export function HeatLayer({ index }: { index: number }) {

@@ -5,7 +5,7 @@ import { findBlock, type Place } from '#core/site/tree'
 import { valueInScope } from '#core/style/cascade'
 import { type FillLayer, MOST_FILLS } from '#core/style/fill-layers'
 import type { Scope, StyleValues } from '#core/style/registry'
-import type { OverPicture } from './words-over'
+import type { OverPicture } from '../live/words-over'
 
 /** Something that makes words legible in every view in which they are not: what it is, and the edits that do it. */
 export type LegibilityRepair = { label: string; edits: Edit[] }

@@ -110,6 +110,11 @@ const legibility = {
     }
   },
 
+  /** The contrast of the words alone: what would mend them is not looked for. */
+  async worst(asked: Measuring): Promise<Legibility | undefined> {
+    return legibilityOf({ ...asked, pixels: await paintAll(ground(asked.part, asked.ground), asked.part, asked.layers) })
+  },
+
   /** The contrast of an ink everywhere in a part, in cells of a side, px. */
   async heat(asked: Behind & { ink: Rgba; patch: number }): Promise<Heat> {
     const pixels = await paintAll(ground(asked.part, asked.ground), asked.part, asked.layers)

@@ -8,7 +8,7 @@ import { useSession, useSessionStore } from '../../session/context'
 import { editAll } from '../../session/store'
 import { useRested } from '../../ui/lagging'
 import { type LegibilityRepair, legibilityRepairs } from '../legibility-repairs'
-import { measureOver, type OverPicture } from '../words-over'
+import { measureOver, type OverPicture } from '../../live/words-over'
 
 /** How words over pictures and gradients can be read in each view, where they are read worst, and what mends it. */
 export function OverPictureFindings({ place, style }: { place: Place; style: StyleAccess }) {

@@ -11,7 +11,7 @@ import type { Blend } from '#core/style/blends'
 import { valuesByRange } from '#core/style/cascade'
 import type { StyleValues } from '#core/style/registry'
 import type { Colour } from '#core/values/colour'
-import type { StageView } from '../live/frames'
+import type { StageView } from './frames'
 
 /** What lies behind a block in a view, the lowest first, in px of the page; and where a scrim would lie. */
 export type Stack = {

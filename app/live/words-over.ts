@@ -10,7 +10,7 @@ import { columnsAt, surroundAt } from '#core/render/surround'
 import type { Site } from '#core/site/schema'
 import type { Place } from '#core/site/tree'
 import type { Colour } from '#core/values/colour'
-import type { StageView } from '../live/frames'
+import type { StageView } from './frames'
 import type { Behind, LegibilityWorker, Measured, Measuring } from '../workers/legibility'
 import { type Stack, stackBehind } from './stack-behind'
 
@@ -95,12 +95,8 @@ function otherPlaces(site: Site, place: Place, view: StageView, range: number) {
   return { now, left, width: inner, places: others.map((one) => ({ start: one, across: (one - now) * step })) }
 }
 
-/**
- * Measures the words of a block over what is behind them in a view: pictures with their crops and scrims, gradients and
- * tints, as they are there.
- * @returns nothing where all behind them is even
- */
-export async function measureOver(site: Site, place: Place, view: StageView): Promise<OverPicture | undefined> {
+/** What is asked of the words of a block in a view, and what around them would mend them; nothing where all behind them is even. */
+function askedFor(site: Site, place: Place, view: StageView) {
   const range = rangeAt(site.breakpoints, view.width)
   const words = wordsIn(place, view)
   const under = words && scrimUnder(site, words.ink)
@@ -129,19 +125,47 @@ export async function measureOver(site: Site, place: Place, view: StageView): Pr
     inks: site.guide.colours.map(({ role }) => ({ role, colour: rgbaOf(inkHex(role)!) })),
     places: others?.places ?? [],
   }
-  const measured = await legibility().of(asked)
+  return { asked, corner, scrimmed, scrim: under.colour, angle, start: others?.now }
+}
+
+/** How the words of a block can be read in a view, without what would mend them: contrast at its worst, and what is needed. */
+export async function readOver(
+  site: Site,
+  place: Place,
+  view: StageView,
+): Promise<{ ratio: number; needed: number; worst: Rect } | undefined> {
+  const found = askedFor(site, place, view)
+  const read = found && (await legibility().worst(found.asked))
+  if (!read) return undefined
+  const { ratio, patch } = read.worst
+  return {
+    ratio,
+    needed: found.asked.needed,
+    worst: { ...patch, left: patch.left + found.corner.left, top: patch.top + found.corner.top },
+  }
+}
+
+/**
+ * Measures the words of a block over what is behind them in a view: pictures with their crops and scrims, gradients and
+ * tints, as they are there.
+ * @returns nothing where all behind them is even
+ */
+export async function measureOver(site: Site, place: Place, view: StageView): Promise<OverPicture | undefined> {
+  const given = askedFor(site, place, view)
+  const measured = given && (await legibility().of(given.asked))
   if (!measured) return undefined
+  const { asked, corner, scrimmed, scrim, angle, start } = given
   const { patch } = measured.found.worst
   return {
     view: view.index,
     width: view.width,
     scrimmed,
     picture: scrimmed.kind === 'scrim' ? scrimmed.block : undefined,
-    scrim: under.colour,
+    scrim,
     angle,
-    needed,
+    needed: asked.needed,
     measured,
-    start: others?.now,
+    start,
     worst: { ...patch, left: patch.left + corner.left, top: patch.top + corner.top },
   }
 }
