@@ -180,6 +180,20 @@ const DOORS: Record<string, (given: Examples, choose: Chooser) => Omit<Hostile, 
       ]),
     },
   }),
+  spelling: (_, choose) => ({
+    path: '/spelling',
+    init: json(
+      mutateJson(
+        {
+          language: choose.one(['en', 'es', 'nl', 'xx', '__proto__']),
+          words: Array.from({ length: choose.number(60) }, () => 'xqzvkj'.repeat(1 + choose.number(10)).slice(0, 60)),
+          own: ['Hollin'],
+        },
+        choose,
+        choose.one([0, 0.1]),
+      ),
+    ),
+  }),
   form: ({ id, site }, choose) => {
     const forms = site.pages.flatMap((page) =>
       [...walkPage(page)].filter((block) => block.kind === 'form').map((block) => block.id),

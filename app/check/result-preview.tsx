@@ -22,7 +22,7 @@ export function ResultPreview() {
         {host}
         {page.address === '' ? '' : ` / ${pageFile(page)}`}
       </p>
-      <p className="truncate font-[Arial,'Liberation_Sans',sans-serif] text-[20px] leading-[26px]">{title.shown}</p>
+      <p className="font-[Arial,'Liberation_Sans',sans-serif] text-[20px] leading-[26px]">{title.shown}</p>
       <p className="max-w-[480px] font-[Arial,'Liberation_Sans',sans-serif] text-[14px] leading-[20px] text-ink-2">
         {description.shown || 'Without a description, results take words out of the page.'}
       </p>

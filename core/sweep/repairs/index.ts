@@ -15,6 +15,7 @@ import { lineLength } from './line-length'
 import { loosen } from './loosen'
 import type { Ailing, Remedy, RemedyMaker } from './remedy'
 import { smallerWords } from './smaller-words'
+import { spacedAlike } from './spaced-alike'
 import { stack } from './stack'
 import { wider } from './wider'
 import { wrap } from './wrap'
@@ -41,6 +42,7 @@ const REMEDIES: { [K in WidthFinding['kind']]: readonly RemedyMaker[] } = {
   shortLines: [wider, fewerColumns, stack],
   rowOfOne: [fewerColumns],
   emptyColumn: [fewerColumns],
+  unequalGaps: [spacedAlike],
   readingOrder: [loosen],
   focusCropped: [loosen],
   highSticky: [loosen],

@@ -76,6 +76,24 @@ describe('what might mend a finding', () => {
     ])
   })
 
+  test('of a gap: the spaces about it as those of the others', () => {
+    const spaced = block(
+      'section',
+      'band',
+      {},
+      {
+        children: [
+          block('text', 'a', { spaceAfter: pixels(20) }),
+          block('text', 'b', { spaceAfter: pixels(25) }),
+          block('text', 'c'),
+        ],
+      },
+    )
+    const [above, before] = candidatesFor(finding('unequalGaps', 'b', 280, 2560), siteWith([spaced]), testIds())
+    expect(above!.edit).toMatchObject({ block: 'b', values: { spaceBefore: null } })
+    expect(before!.edit).toMatchObject({ block: 'a', values: { spaceAfter: null } })
+  })
+
   test('each can be made, and is taken back', () => {
     for (const kind of [
       'pastWindow',
