@@ -13,6 +13,7 @@ import { EyeSign, FaultSign } from '../ui/fault-sign'
 import { ExcuseButton } from './excuse-button'
 import { FocusOrder } from './focus-order'
 import { useAccess } from './use-access'
+import { PartHead } from './part-head'
 
 type Found = Finding & { fault: boolean }
 
@@ -39,11 +40,7 @@ export function AccessPart({
   const states = reads ? Math.max(0, ...reads.map((one) => one.of - 1)) : 0
   return (
     <section className="px-5 py-3" aria-labelledby="access-title">
-      <header className="mb-2 flex items-baseline gap-3">
-        <span className="figure text-muted">3</span>
-        <h2 id="access-title" className="text-[14px] font-semibold">
-          Access
-        </h2>
+      <PartHead id="access-title" number={3} title="Access">
         <span
           role="status"
           className="ml-auto text-label text-ink-2"
@@ -55,7 +52,7 @@ export function AccessPart({
               ? `Looking at the page and what opens in it, ${Math.round(share * 100)} %`
               : `${faults.length === 0 ? 'no faults' : `${faults.length} to mend`}${others.length > 0 ? `, ${others.length} for your eye` : ''}; ${reads.length} views, ${states} presses`}
         </span>
-      </header>
+      </PartHead>
       {reads && faults.length === 0 && (
         <p className="flex items-center gap-2 text-ink-2">
           <span aria-hidden className="h-2 w-2 rounded-full bg-reed" /> The rules of axe find nothing grave, in no state; the focus

@@ -7,6 +7,7 @@ import { PageSaid } from './page-said'
 import { ResultPreview } from './result-preview'
 import { SiteSaid } from './site-said'
 import { SpellingPart } from './spelling-part'
+import { PartHead } from './part-head'
 
 /** What is missing on the page before it is handed over, and what is said of it elsewhere. */
 export function LaunchPart({ findings, site, page }: { findings: readonly PageFinding[]; site: Site; page: Page }) {
@@ -16,16 +17,12 @@ export function LaunchPart({ findings, site, page }: { findings: readonly PageFi
   const note = faults === 0 ? 'nothing is missing' : `${faults} to mend`
   return (
     <section className="px-5 py-3" aria-labelledby="launch-title">
-      <header className="mb-2 flex items-baseline gap-3">
-        <span className="figure text-muted">4</span>
-        <h2 id="launch-title" className="text-[14px] font-semibold">
-          Before launch
-        </h2>
+      <PartHead id="launch-title" number={4} title="Before launch">
         <span className="ml-auto text-label text-ink-2">
           {note}
           {others > 0 ? `, ${others} for your eye` : ''}
         </span>
-      </header>
+      </PartHead>
       <LaunchList siteId={siteId} findings={findings} />
       <h3 className="mb-1 mt-4 border-t border-line-strong pt-2 text-label font-semibold">This page, elsewhere</h3>
       <div className="grid grid-cols-[minmax(0,1fr)_210px] items-start gap-4">

@@ -7,6 +7,7 @@ import { ask } from '../ui/ask'
 import { FaultSign } from '../ui/fault-sign'
 import { NumberField } from '../ui/number-field'
 import { setLaunch } from './set-launch'
+import { PartHead } from './part-head'
 
 type ViewWeight = Weights & {
   page: string
@@ -52,11 +53,7 @@ export function WeightPart({ page }: { page: Page }) {
   const heavy = new Map(shown.flatMap((one) => one.heavy).map((one) => [one.picture, one]))
   return (
     <section className="px-5 py-3" aria-labelledby="weight-title">
-      <header className="mb-2 flex items-baseline gap-3">
-        <span className="figure text-muted">5</span>
-        <h2 id="weight-title" className="text-[14px] font-semibold">
-          Weight
-        </h2>
+      <PartHead id="weight-title" number={5} title="Weight">
         <span className="ml-auto text-label text-ink-2" role="status" data-weighed={shown.length || undefined}>
           {weighed === null
             ? 'Making the pictures and weighing'
@@ -66,7 +63,7 @@ export function WeightPart({ page }: { page: Page }) {
                 ? 'within the budget in every view'
                 : `beyond the budget in ${over.length} of ${shown.length}`}
         </span>
-      </header>
+      </PartHead>
       <div className="mb-3 flex items-center gap-3">
         <span className="text-label text-ink-2">A first load may take</span>
         <NumberField

@@ -9,6 +9,7 @@ import type { Sweeper, Swept } from '../live/sweeper'
 import type { Trial } from './check'
 import { Chart } from './chart'
 import { FindingRow } from './finding-row'
+import { PartHead } from './part-head'
 
 type WidthsPartProps = {
   swept: Swept | null
@@ -47,15 +48,11 @@ export function WidthsPart({ swept, sweeper, chosen, onChoose, trial, onTry, str
   return (
     <>
       <section className="px-5 pb-3 pt-3" aria-labelledby="widths-title">
-        <header className="mb-1 flex items-baseline gap-3">
-          <span className="figure text-muted">1</span>
-          <h2 id="widths-title" className="text-[14px] font-semibold">
-            {stressed === null ? 'Widths' : `Widths: ${stressOf(stressed).label}`}
-          </h2>
+        <PartHead id="widths-title" number={1} title={stressed === null ? 'Widths' : `Widths: ${stressOf(stressed).label}`}>
           <span className="ml-auto text-label text-ink-2" data-faults={swept ? faults.length : undefined}>
             {swept && summary(faults, others.length, stressed === null ? undefined : stressOf(stressed).width)}
           </span>
-        </header>
+        </PartHead>
         <Chart sections={page.sections} findings={open} chosen={chosen} onChoose={onChoose} />
       </section>
       {swept && faults.length === 0 && (

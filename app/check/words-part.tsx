@@ -8,6 +8,7 @@ import { sweepWords, type WordsOver } from '../live/sweep-words'
 import { useSessionStore } from '../session/context'
 import { FaultSign } from '../ui/fault-sign'
 import type { Shown } from './access-part'
+import { PartHead } from './part-head'
 
 /** All words of the page that stand over pictures and gradients, at every width: how they can be read where it is worst. */
 export function WordsPart({ site, page, onShow }: { site: Site; page: Page; onShow: (at: Shown) => void }) {
@@ -25,11 +26,7 @@ export function WordsPart({ site, page, onShow }: { site: Site; page: Page; onSh
   const faults = found?.filter((one) => one.ranges.length > 0).length ?? 0
   return (
     <section className="px-5 py-3" aria-labelledby="words-title">
-      <header className="mb-2 flex items-baseline gap-3">
-        <span className="figure text-muted">2</span>
-        <h2 id="words-title" className="text-[14px] font-semibold">
-          Words over pictures
-        </h2>
+      <PartHead id="words-title" number={2} title="Words over pictures">
         <span role="status" className="ml-auto text-label text-ink-2" data-over={share === 1 && found ? faults : undefined}>
           {share < 1 || !found
             ? `Measuring at every width, ${Math.round(share * 100)} %`
@@ -37,7 +34,7 @@ export function WordsPart({ site, page, onShow }: { site: Site; page: Page; onSh
               ? 'no words stand over pictures'
               : `${found.length} texts, ${faults === 0 ? 'all can be read' : `${faults} cannot be read at some widths`}`}
         </span>
-      </header>
+      </PartHead>
       <ul aria-label="Words over pictures">
         {(found ?? []).map(({ block, ratio, needed, worst, ranges }) => {
           const stands = findBlock(site, block)

@@ -36,40 +36,54 @@ export async function sweepWords(site: Site, page: Page, { signal, onProgress }:
   const hidden = await openHiddenFrame(site.language)
   try {
     await hidden.show(site, page)
-    const read = async (place: Place, width: number) => {
+    /** How some words can be read at a width; those that stand over nothing uneven are left out. */
+    const readAt = async (asked: readonly Place[], width: number) => {
       const height = viewportHeightFor(width)
       hidden.frame.document.documentElement.style.setProperty('--vh', `${height / 100}px`)
       hidden.resize(width, height)
       const view = { index: 0, width, scale: 1, frame: hidden.frame, gaps: new Map<string, number>() }
-      // A picture that cannot be had is no ground to be measured.
-      return readOver(site, place, view).catch(() => undefined)
-    }
-    const also = [...widthsAtBreakpoints(site.breakpoints), ...site.views]
-    const over: Place[] = []
-    for (const place of places) {
-      if (signal.aborted) return undefined
-      for (const width of [FIRST, ...widthsAtBreakpoints(site.breakpoints)])
-        if (await read(place, width)) {
-          over.push(place)
-          break
-        }
-    }
-    const found: WordsOver[] = []
-    for (const [n, place] of over.entries()) {
-      let least: Omit<WordsOver, 'block' | 'ranges'> | undefined
-      const run = sweep(SWEPT.from, SWEPT.to, STEP, also)
-      let next = run.next()
-      while (!next.done) {
-        if (signal.aborted) return undefined
-        const width = next.value
-        const here = await read(place, width)
-        const share = here ? here.ratio / here.needed : Infinity
-        if (here && (!least || share < least.ratio / least.needed)) least = { ratio: here.ratio, needed: here.needed, worst: width }
-        next = run.next(new Set(share < 1 ? ['fails'] : []))
-        onProgress((n + Math.min(0.99, width / SWEPT.to)) / over.length)
+      const read = new Map<Place, { ratio: number; needed: number }>()
+      for (const place of asked) {
+        if (signal.aborted) break
+        // A picture that cannot be had is no ground to be measured.
+        const found = await readOver(site, place, view).catch(() => undefined)
+        if (found) read.set(place, found)
       }
-      if (least) found.push({ block: place.block.id, ...least, ranges: next.value.map(({ from, to }) => ({ from, to })) })
+      return read
     }
+    const breaks = widthsAtBreakpoints(site.breakpoints)
+    const over = new Set<Place>()
+    for (const width of [FIRST, ...breaks])
+      for (const place of (
+        await readAt(
+          places.filter((one) => !over.has(one)),
+          width,
+        )
+      ).keys())
+        over.add(place)
+    const worst = new Map<Place, Omit<WordsOver, 'block' | 'ranges'>>()
+    const run = sweep(SWEPT.from, SWEPT.to, STEP, [...breaks, ...site.views])
+    let share = 0
+    let next = run.next()
+    while (!next.done) {
+      const width = next.value
+      const read = await readAt([...over], width)
+      if (signal.aborted) return undefined
+      const fails = new Set<string>()
+      for (const [place, { ratio, needed }] of read) {
+        if (ratio < needed) fails.add(place.block.id)
+        const least = worst.get(place)
+        if (!least || ratio / needed < least.ratio / least.needed) worst.set(place, { ratio, needed, worst: width })
+      }
+      // Widths between two steps come last, so it only ever grows.
+      onProgress((share = Math.max(share, Math.min(0.99, (width - SWEPT.from) / (SWEPT.to - SWEPT.from)))))
+      next = run.next(fails)
+    }
+    const held = next.value
+    const found = [...worst].map(([{ block }, least]): WordsOver => {
+      const ranges = held.filter((one) => one.key === block.id).map(({ from, to }) => ({ from, to }))
+      return { block: block.id, ...least, ranges }
+    })
     onProgress(1)
     return found.sort((a, b) => a.ratio / a.needed - b.ratio / b.needed)
   } finally {

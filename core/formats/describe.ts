@@ -60,7 +60,8 @@ refused by name; one with a lower version is brought up to date when it is opene
 | \`views\` | widths of the views, px |
 | \`guide\` | the style guide: \`colours\`, \`faces\`, \`types\`, \`spaces\`, \`corners\`, \`shadows\`, \`buttons\` |
 | \`pictures\` | the pictures of the site: \`id\`, \`name\`, \`hash\`, \`type\`, \`width\`, \`height\` |
-| \`pages\` | each with \`id\`, \`name\`, \`address\`, \`title\` and \`description\` by language, and \`sections\` |
+| \`launch\` | what is said of the site elsewhere: \`address\`, \`owner\`, \`icon\`, the picture of shared links (\`share\`), \`budget\` and the site's own \`words\` |
+| \`pages\` | each with \`id\`, \`name\`, \`address\`, \`title\` and \`description\` by language, and \`sections\`; it may be \`unlisted\` in navigation or \`unsearched\`, have a picture of its own to \`share\`, and be \`about\` an event or a product |
 
 ## Blocks
 

@@ -89,6 +89,7 @@ export function candidatesFor(finding: WidthFinding, site: Site, makeId: MakeId)
   return remedies
     .flatMap((made): Repair[] => {
       const remedy = { ...made, values: withoutIdle(made.values, placed(site, made.block, range)) }
+      if (Object.keys(remedy.values).length === 0) return []
       const where = below === null ? '' : ` below ${below}`
       // What is set for all widths can only be taken away for all.
       const clears = Object.entries(remedy.values).some(([, value]) => value === null)

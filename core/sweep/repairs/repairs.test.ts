@@ -84,14 +84,14 @@ describe('what might mend a finding', () => {
       {
         children: [
           block('text', 'a', { spaceAfter: pixels(20) }),
-          block('text', 'b', { spaceAfter: pixels(25) }),
-          block('text', 'c'),
+          block('text', 'b', { spaceBefore: pixels(5) }),
+          block('text', 'c', { spaceAfter: pixels(25) }),
         ],
       },
     )
     const [above, before] = candidatesFor(finding('unequalGaps', 'b', 280, 2560), siteWith([spaced]), testIds())
     expect(above!.edit).toMatchObject({ block: 'b', values: { spaceBefore: null } })
-    expect(before!.edit).toMatchObject({ block: 'a', values: { spaceAfter: null } })
+    expect(before!.edit).toMatchObject({ block: 'a', values: { spaceAfter: pixels(25) } })
   })
 
   test('each can be made, and is taken back', () => {
