@@ -1,19 +1,19 @@
 import { build } from 'esbuild'
 import { existsSync } from 'node:fs'
 import { chromium, type Page as Tab, type Route } from '@playwright/test'
-import { accessFindings } from '#core/analysis/access'
+import { accessFindings, viewsLookedAt } from '#core/analysis/access'
 import { fontsCss } from '#core/type/fonts-css'
 import { accessSchema } from '#core/render/access-script'
 import { pageFile } from '#core/render/own-links'
 import type { Finding } from '#core/analysis/finding'
-import type { Picture } from '#core/picture/picture'
+import type { Making, Picture } from '#core/picture/picture'
 import type { Site } from '#core/site/schema'
 import { walkPage } from '#core/site/tree'
 import { viewportHeightFor } from '#core/grid/viewport-height'
 import type { WidthFinding } from '#core/sweep/find'
 import { webFiles } from '#core/formats/web-files'
 import { readFont } from '#server/fonts'
-import { madeOf } from '#server/pictures'
+import { madeOf, typeOfWanted } from '#server/pictures'
 import { accessScript } from '#server/visit'
 import { CHROMIUM } from '../playwright.config'
 
@@ -30,7 +30,6 @@ export type Sources = {
 
 /** An address that is asked for nowhere else: all of it is answered here. */
 const HOST = 'http://check.yarrowfinch.test'
-const MOST_VIEWS = 3
 
 /** Runs the pages of a site through all widths, and looks at their access. @returns undefined where there is no Chromium */
 export async function checkInBrowser(site: Site, sources: Sources): Promise<Checked[] | undefined> {
@@ -57,7 +56,7 @@ export async function checkInBrowser(site: Site, sources: Sources): Promise<Chec
 
 async function accessOn(tab: Tab, site: Site, page: Site['pages'][number], script: string): Promise<Checked[]> {
   const reads = []
-  for (const width of [...new Set(site.views)].slice(0, MOST_VIEWS)) {
+  for (const width of viewsLookedAt(site.views)) {
     await tab.setViewportSize({ width, height: viewportHeightFor(width) })
     await tab.goto(`${HOST}/site/${pageFile(page)}`)
     await tab.evaluate(`${script}\nglobalThis.accessOf = accessOf`)
@@ -96,9 +95,9 @@ async function answers(site: Site, { picture, font, linked, folder }: Sources): 
   const css = fontsCss()
   const byHash = new Map(site.pictures.map((one) => [one.hash, one]))
   const fontOf = async (name: string) => font(name) ?? (await readFont(name, folder))
-  const drawn = async (one: Picture, width: number | null) => {
+  const drawn = async (one: Picture, width: number | null, making: Making = {}) => {
     const bytes = picture(one)
-    return bytes && width !== null ? new Uint8Array(await madeOf(bytes, width, {}, one.type)) : bytes
+    return bytes && width !== null ? new Uint8Array(await madeOf(bytes, width, making, one.type)) : bytes
   }
   const types: Record<string, string> = { html: 'text/html; charset=utf-8', css: 'text/css', js: 'text/javascript' }
   const find = async ({ pathname, searchParams }: URL): Promise<{ body: string | Uint8Array; type: string } | undefined> => {
@@ -119,8 +118,8 @@ async function answers(site: Site, { picture, font, linked, folder }: Sources): 
     const text = files.texts.find((one) => one.file === file)
     if (text) return { body: text.text, type: types[file.slice(file.lastIndexOf('.') + 1)] ?? 'text/plain' }
     const wanted = files.pictures.find((one) => one.file === file)
-    const body = wanted ? await drawn(wanted.picture, wanted.width) : undefined
-    if (wanted && body) return { body, type: wanted.width === null ? wanted.picture.type : 'image/webp' }
+    const body = wanted ? await drawn(wanted.picture, wanted.width, wanted.making) : undefined
+    if (wanted && body) return { body, type: typeOfWanted(wanted) }
     const led = files.linked.find((one) => one.file === file)
     const bytes = led && linked(led.linked.hash)
     return bytes && { body: bytes, type: 'application/octet-stream' }

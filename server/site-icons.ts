@@ -1,4 +1,5 @@
 import sharp from 'sharp'
+import type { Point } from '#core/picture/picture'
 import { ICON_FILES, ICON_SVG, type IconDrawn, isDrawing } from '#core/render/site-icons'
 import { familyOf, fontFiles } from '#core/type/families'
 import type { Site } from '#core/site/schema'
@@ -56,11 +57,12 @@ export function iconFiles(site: Site, icon: IconDrawn, pictures: PictureSource, 
 async function makeIcons(site: Site, icon: IconDrawn, pictures: PictureSource, fonts: FontSource): Promise<ExportedFile[]> {
   const source = 'picture' in icon ? await pictures(icon.picture, null) : Buffer.from(await letterSvg(icon, site, fonts))
   if (!source) return []
-  const focal = 'picture' in icon ? icon.picture.focal : undefined
   const pixels = await Promise.all(
     ICON_FILES.map(async ({ file, side }) => {
-      const image = sharp(source, isDrawing(icon) ? { density: (72 * side) / FIELD } : {}).autoOrient()
-      const cut = focal && 'picture' in icon ? image.extract(squareAbout(icon.picture)) : image
+      // A drawing is drawn about as large as it is wanted, whatever size it says it has.
+      const least = 'picture' in icon ? Math.min(icon.picture.width, icon.picture.height) : FIELD
+      const image = sharp(source, isDrawing(icon) ? { density: Math.max(1, (72 * side) / least) } : {}).autoOrient()
+      const cut = isDrawing(icon) || !('picture' in icon) ? image : image.extract(await squareIn(source, icon.picture.focal))
       const png = new Uint8Array(await cut.resize(side, side, { fit: 'cover' }).png().toBuffer())
       return { file, bytes: file.endsWith('.ico') ? icoOf(png, side) : png }
     }),
@@ -68,10 +70,11 @@ async function makeIcons(site: Site, icon: IconDrawn, pictures: PictureSource, f
   return [...(isDrawing(icon) ? [{ file: ICON_SVG, bytes: new Uint8Array(source) }] : []), ...pixels]
 }
 
-/** The greatest square of a picture that has its focal point as near to the middle as can be, px. */
-function squareAbout({ width, height, focal }: Extract<IconDrawn, { picture: unknown }>['picture']) {
-  const side = Math.min(width, height)
+/** The greatest square of a picture's file that has its focal point as near to the middle as can be, px. */
+async function squareIn(source: Uint8Array, focal: Point | undefined) {
+  const { autoOrient } = await sharp(source).metadata()
+  const side = Math.min(autoOrient.width, autoOrient.height)
   const start = (length: number, percent = 50) =>
     Math.round(Math.min(length - side, Math.max(0, (length * percent) / 100 - side / 2)))
-  return { left: start(width, focal?.x), top: start(height, focal?.y), width: side, height: side }
+  return { left: start(autoOrient.width, focal?.x), top: start(autoOrient.height, focal?.y), width: side, height: side }
 }

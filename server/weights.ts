@@ -127,6 +127,7 @@ export async function weightsOf(store: Store, site: Site, choices: WebChoices): 
   }
   const textOf = (file: string) => files.texts.find((one) => one.file === file)?.text ?? ''
   const css = textOf('style.css')
+  const packedCss = packed(css)
   const fonts = sum((await cutFonts(files, (name) => readFont(name, store.folder))).map(({ bytes }) => bytes?.length ?? 0))
   const weights: ViewWeight[] = []
   for (const page of site.pages) {
@@ -136,7 +137,7 @@ export async function weightsOf(store: Store, site: Site, choices: WebChoices): 
     const classes = new Set([...html.matchAll(/class="([^"]*)"/g)].flatMap(([, names]) => names!.split(' ')))
     const texts = {
       html: packed(html),
-      css: packed(css),
+      css: packedCss,
       script: sum(['script.js', 'motion.js'].map((file) => (html.includes(`src="${file}"`) ? packed(textOf(file)) : 0))),
       fonts,
     }

@@ -89,13 +89,17 @@ function List({ label, found, page, onShow }: ListProps) {
           <li key={n} className="grid grid-cols-[16px_1fr] gap-1 border-t border-line py-1.5" data-finding={one.kind}>
             {one.fault && !excuse ? <FaultSign className="mt-1" /> : <EyeSign className="mt-2" />}
             <div>
-              <button
-                type="button"
-                className="text-left font-semibold hover:underline"
-                onClick={() => block && onShow({ block, width: ranges?.[0]?.from ?? 1280 })}
-              >
-                {one.sentence}
-              </button>
+              {block ? (
+                <button
+                  type="button"
+                  className="text-left font-semibold hover:underline"
+                  onClick={() => onShow({ block, width: ranges?.[0]?.from ?? 1280 })}
+                >
+                  {one.sentence}
+                </button>
+              ) : (
+                <span className="font-semibold">{one.sentence}</span>
+              )}
               {ranges && <span className="figure ml-2 text-ink-2">at {rangesInWords(ranges)}</span>}
               {one.why && <p className="text-label text-ink-2">{one.why}</p>}
               {excuse ? (

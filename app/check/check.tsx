@@ -94,10 +94,10 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
             />
           </Tabs.Content>
           <Tabs.Content value="words" className="min-h-0 flex-1 overflow-y-auto outline-none" tabIndex={-1}>
-            <WordsPart site={site} page={rested} onShow={setShown} />
+            <WordsPart key={page.id} site={site} page={rested} onShow={setShown} />
           </Tabs.Content>
           <Tabs.Content value="access" className="min-h-0 flex-1 overflow-y-auto outline-none" tabIndex={-1}>
-            <AccessPart findings={launch} page={rested} onShow={setShown} />
+            <AccessPart key={page.id} findings={launch} page={rested} onShow={setShown} />
           </Tabs.Content>
           <Tabs.Content value="launch" className="min-h-0 flex-1 overflow-y-auto outline-none" tabIndex={-1}>
             <LaunchPart findings={launch.filter((one) => !isAboutAccess(one))} site={site} page={rested} />

@@ -12,7 +12,6 @@ import { FocusWay } from './focus-way'
 /** Width that the page is shown at while nothing is chosen, px. */
 const USUAL = 1280
 
-/** The page at the width at which what is chosen is worst, before and after the repair that is tried. */
 type PageAtProps = {
   finding: WidthFinding | null
   trial: Trial | null
@@ -21,6 +20,7 @@ type PageAtProps = {
   onStress: (stress: StressName | null) => void
 }
 
+/** The page at the width at which what is chosen is worst, before and after the repair that is tried. */
 export function PageAt({ finding, trial, shown, stressed, onStress }: PageAtProps) {
   const [before, setBefore] = useState<Trial | null>(null)
   const breakpoints = useSession((state) => state.session.site.breakpoints)

@@ -1,4 +1,4 @@
-import { iconOf } from '#core/render/site-icons'
+import { ICON_SVG, iconOf, isDrawing } from '#core/render/site-icons'
 import { isFilm } from '#core/picture/picture'
 import { launchSchema, siteAddressSchema, type SiteIcon } from '#core/site/launch'
 import { NOT_FOUND } from '#core/render/site-address'
@@ -109,21 +109,13 @@ export function SiteSaid() {
   )
 }
 
-/** The icon, small, as it is drawn for browsers. */
+/** The icon, small, as the export has it; once it is kept. */
 function IconShown() {
+  const { siteId } = useSessionStore().getState()
   const site = useSession((state) => state.session.site)
   const icon = iconOf(site)
-  if (!icon) return <span className="h-6 w-6 shrink-0 border border-dashed border-line-strong" />
-  if ('picture' in icon)
-    return <img src={`/pictures/${icon.picture.hash}?w=160`} alt="" className="h-6 w-6 shrink-0 rounded-2 object-cover" />
-  const face = site.guide.faces.find((one) => one.family === icon.family)
-  return (
-    <span
-      aria-hidden
-      className="grid h-6 w-6 shrink-0 place-items-center rounded-2 text-[13px]"
-      style={{ background: icon.ground, color: icon.ink, fontFamily: `'${face?.family ?? ''}'`, fontWeight: icon.weight }}
-    >
-      {icon.letter}
-    </span>
-  )
+  const revision = useSession((state) => (state.session.pending.length === 0 ? state.session.revision : null))
+  if (!icon || revision === null) return <span className="h-6 w-6 shrink-0 border border-dashed border-line-strong" />
+  const file = isDrawing(icon) ? ICON_SVG : 'icon-192.png'
+  return <img src={`/visit/${siteId}/${file}?revision=${revision}`} alt="" className="h-6 w-6 shrink-0" />
 }

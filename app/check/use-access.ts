@@ -1,12 +1,10 @@
 import { useEffect, useState } from 'react'
+import { viewsLookedAt } from '#core/analysis/access'
 import type { AccessRead } from '#core/render/access-script'
 import { pageFile } from '#core/render/own-links'
 import { readAccess } from '../live/access'
 import { useSession, useSessionStore } from '../session/context'
 import { pageOf } from '../session/store'
-
-/** Views that are looked at, at most. */
-const MOST_VIEWS = 3
 
 export type AccessState = { reads: AccessRead[] | null; share: number; problem: string }
 
@@ -22,7 +20,7 @@ export function useAccess(): AccessState {
     if (!saved) return
     const giveUp = new AbortController()
     setState((before) => ({ ...before, share: 0, problem: '' }))
-    readAccess(`/visit/${siteId}/${file}`, [...new Set(views)].slice(0, MOST_VIEWS), {
+    readAccess(`/visit/${siteId}/${file}`, viewsLookedAt(views), {
       signal: giveUp.signal,
       onProgress: (share) => setState((before) => ({ ...before, share })),
     }).then(

@@ -12,7 +12,7 @@ import { fallbackCss, familiesOf, fontFaceCss, fontFiles } from '#core/type/fami
 /** A page as the views show it. */
 export type RenderedPage = { body: Element; sections: readonly RenderedSection[]; sharedCss: string; language: string }
 
-/** A page with more rules than its own; none are lost to it, since they come before those of its sections and say so. */
+/** A page with more rules than its own. They come before those of its sections, so what must hold over them says `!important`. */
 export const withCss = (page: RenderedPage, css: string | undefined): RenderedPage =>
   css === undefined ? page : { ...page, sharedCss: page.sharedCss + css }
 

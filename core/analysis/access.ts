@@ -6,6 +6,11 @@ import type { Finding, Range } from './finding'
 /** Something that keeps who cannot see, hear or point from a page, at some of its views. */
 export type AccessFinding = Finding & { fault: boolean; ranges: Range[] }
 
+/** Views that a page is looked at in, at most. */
+const MOST_VIEWS = 3
+/** The widths at which the access of a page is looked at, px: its first views, each once. */
+export const viewsLookedAt = (views: readonly number[]): number[] => [...new Set(views)].slice(0, MOST_VIEWS)
+
 const small = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 
 /**

@@ -80,6 +80,7 @@ describe('a long form', () => {
   ])('of %s is filled in as any other', (_, one) => {
     const { css, html, script } = printed(one)
     expect(html).toMatch(/<form[^>]*>.*<button/s)
+    expect(html).toContain('Supper')
     expect(html).not.toContain('part-steps')
     expect(css).not.toContain('data-part')
     expect(script).not.toContain('data-parts')

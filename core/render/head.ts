@@ -1,6 +1,6 @@
 import type { Element } from 'hast'
 import { element } from '#core/blocks/html'
-import { isFilm, type Making, type Picture } from '#core/picture/picture'
+import type { Making, Picture } from '#core/picture/picture'
 import type { Page, Site } from '#core/site/schema'
 import { addressOf, NOT_FOUND, pageAddress, SHARE, shareOf, titleOf } from './site-address'
 import { iconLinks, iconOf } from './site-icons'
@@ -53,7 +53,7 @@ export function headOf({ site, page, language, stylesheet, script, motionScript,
 /** Where the picture of shared links will be: those who show it ask for its whole address. */
 function imageOf(site: Site, page: Page, picture: PictureAddress): string | undefined {
   const shown = shareOf(site, page)
-  if (!shown || isFilm(shown) || site.launch?.address === undefined) return undefined
+  if (!shown || site.launch?.address === undefined) return undefined
   const width = shown.type === 'image/svg+xml' ? SHARE.width : Math.min(SHARE.width, shown.width)
   return addressOf(site, picture(shown, width, { format: 'own' }))
 }

@@ -1,3 +1,4 @@
+import { isFilm } from '#core/picture/picture'
 import type { Page, Site } from '#core/site/schema'
 import { pageFile } from './own-links'
 
@@ -24,7 +25,7 @@ export const shareOf = (
   { pictures, launch }: Pick<Site, 'pictures' | 'launch'>,
   page: Page,
 ): Site['pictures'][number] | undefined => {
-  const of = (id: string | undefined) => pictures.find((one) => one.id === id && !one.type.startsWith('video/'))
+  const of = (id: string | undefined) => pictures.find((one) => one.id === id && !isFilm(one))
   return of(page.share) ?? of(launch?.share)
 }
 

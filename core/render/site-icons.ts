@@ -1,4 +1,5 @@
 import type { Properties } from 'hast'
+import { isFilm } from '#core/picture/picture'
 import { familyOf } from '#core/type/families'
 import type { Site } from '#core/site/schema'
 
@@ -24,7 +25,7 @@ export function iconOf(site: Pick<Site, 'launch' | 'guide' | 'pictures' | 'fonts
   const icon = site.launch?.icon
   if (!icon) return undefined
   if ('picture' in icon) {
-    const picture = site.pictures.find((one) => one.id === icon.picture && !one.type.startsWith('video/'))
+    const picture = site.pictures.find((one) => one.id === icon.picture && !isFilm(one))
     return picture && { picture }
   }
   const face = site.guide.faces.find((one) => one.name === 'heading') ?? site.guide.faces[0]

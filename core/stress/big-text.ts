@@ -1,9 +1,7 @@
-import type { Block } from '#core/blocks/index'
 import type { Site } from '#core/site/schema'
-import { withSections } from '#core/site/tree'
 import type { StyleValues } from '#core/style/registry'
 import type { Length } from '#core/values/length'
-import { mapBlocks, type Stress } from './stress'
+import { changeSections, mapBlocks, type Stress, withValues } from './stress'
 
 /** A length twice as long, where it is one of its own: tokens, shares and what hangs on the letters follow by themselves. */
 export function doubled<L extends Length | { step: number }>(length: L): L {
@@ -14,19 +12,10 @@ export function doubled<L extends Length | { step: number }>(length: L): L {
   return 'value' in length && (length.unit === 'px' || length.unit === 'rem') ? { ...length, value: length.value * 2 } : length
 }
 
-const doubledValues = <V extends StyleValues | undefined>(values: V): V =>
-  values?.size ? { ...values, size: doubled(values.size as Length) } : values
+const doubledValues = (values: StyleValues): StyleValues =>
+  values.size ? { ...values, size: doubled(values.size as Length) } : values
 
-const enlarged = (block: Block): Block => {
-  const { base, below } = block.style
-  if (!base?.size && !Object.values(below ?? {}).some((one) => one.size)) return block
-  const style = {
-    ...block.style,
-    ...(base ? { base: doubledValues(base) } : {}),
-    ...(below ? { below: Object.fromEntries(Object.entries(below).map(([id, values]) => [id, doubledValues(values)])) } : {}),
-  }
-  return { ...block, style } as Block
-}
+const largeBlocks = changeSections((section) => mapBlocks(section, (block) => withValues(block, doubledValues)))
 
 const known = new WeakMap<Site['guide'], Site['guide']>()
 
@@ -45,19 +34,8 @@ function largeGuide(guide: Site['guide']): Site['guide'] {
   return made
 }
 
-const enlargedSections = new WeakMap<object, unknown>()
-
 export const bigText: Stress = {
   label: 'Text at 200 %',
   note: 'words alone, not the window (WCAG 1.4.4)',
-  change: (site) => ({
-    ...withSections(site, (section) => {
-      const before = enlargedSections.get(section) as typeof section | undefined
-      if (before) return before
-      const made = mapBlocks(section, enlarged)
-      if (Object.isFrozen(section)) enlargedSections.set(section, made)
-      return made
-    }),
-    guide: largeGuide(site.guide),
-  }),
+  change: (site) => ({ ...largeBlocks(site), guide: largeGuide(site.guide) }),
 }

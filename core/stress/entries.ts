@@ -30,12 +30,9 @@ const withEntries = (change: (entries: readonly Block[]) => Block[]) =>
     }),
   )
 
-/** Ids that no document has, in a row. */
-function stressIds(): () => string {
-  let n = 0
-  return () => `stress${(n++).toString(36)}`
-}
-const makeId = stressIds()
+let made = 0
+/** An id that no document has. */
+const makeId = () => `stress${(made++).toString(36)}`
 
 export const twice: Stress = {
   label: 'Twice the entries',

@@ -17,7 +17,7 @@ const LONGEST: Record<string, string> = {
   sv: 'realisationsvinstbeskattning',
 }
 
-/** Spans in which the longest word is the longest of the language, once. */
+/** The longest word of a language; that of English where its own is not known here. */
 export const longestOf = (language: string): string => LONGEST[language.split('-')[0]!] ?? LONGEST.en!
 
 export const longest: Stress = {

@@ -2,6 +2,7 @@ import type { Block, Section } from '#core/blocks/index'
 import { isContainer } from '#core/blocks/tree'
 import type { Site } from '#core/site/schema'
 import { withSections } from '#core/site/tree'
+import type { StyleValues } from '#core/style/registry'
 
 /** Something that befalls a page once it is used: how it is shown then, and checked. */
 export type Stress = {
@@ -31,6 +32,17 @@ export function changeSections(change: (section: Section, site: Site) => Section
       if (Object.isFrozen(section)) known.set(section, { language: site.language, made })
       return made
     })
+}
+
+/** A block whose values are changed, for all widths and in its exceptions. */
+export function withValues(block: Block, change: (values: StyleValues) => StyleValues): Block {
+  const { base, below } = block.style
+  const style = {
+    ...block.style,
+    ...(base ? { base: change(base) } : {}),
+    ...(below ? { below: Object.fromEntries(Object.entries(below).map(([id, values]) => [id, change(values)])) } : {}),
+  }
+  return { ...block, style } as Block
 }
 
 /** A block tree in which each block is changed after what it holds. */
