@@ -1,4 +1,3 @@
-import { build } from 'esbuild'
 import { existsSync } from 'node:fs'
 import { chromium, type Page as Tab, type Route } from '@playwright/test'
 import { accessFindings, viewsLookedAt } from '#core/analysis/access'
@@ -6,15 +5,17 @@ import { fontsCss } from '#core/type/fonts-css'
 import { accessSchema } from '#core/render/access-script'
 import { pageFile } from '#core/render/own-links'
 import type { Finding } from '#core/analysis/finding'
-import type { Making, Picture } from '#core/picture/picture'
+import { type Making, type Picture, turnSchema } from '#core/picture/picture'
 import type { Site } from '#core/site/schema'
 import { walkPage } from '#core/site/tree'
 import { viewportHeightFor } from '#core/grid/viewport-height'
+import { overFindings, type WordsOver } from '#core/legibility/words-over'
 import type { WidthFinding } from '#core/sweep/find'
 import { webFiles } from '#core/formats/web-files'
 import { readFont } from '#server/fonts'
 import { madeOf, typeOfWanted } from '#server/pictures'
 import { accessScript } from '#server/visit'
+import { bundled } from './bundle'
 import { CHROMIUM } from '../playwright.config'
 
 /** What was found on a page, by whatever it was found. */
@@ -26,6 +27,11 @@ export type Sources = {
   font: (name: string) => Uint8Array | undefined
   linked: (hash: string) => Uint8Array | undefined
   folder: string
+}
+
+type Sweeps = {
+  sweepAll: (site: unknown) => Promise<WidthFinding[][]>
+  wordsOfAll: (site: unknown) => Promise<WordsOver[][]>
 }
 
 /** An address that is asked for nowhere else: all of it is answered here. */
@@ -40,12 +46,14 @@ export async function checkInBrowser(site: Site, sources: Sources): Promise<Chec
     await context.route('**/*', await answers(site, sources))
     const tab = await context.newPage()
     await tab.goto(`${HOST}/`)
-    await tab.evaluate(await sweeper())
-    const widths = await tab.evaluate(
-      (given) => (globalThis as unknown as { sweepAll: (site: unknown) => Promise<WidthFinding[][]> }).sweepAll(given),
-      site as unknown,
-    )
-    const found = site.pages.flatMap((page, n): Checked[] => widths[n]!.map((one) => ({ ...one, page: page.id })))
+    await tab.addScriptTag({ url: `${HOST}/live/sweeps.js`, type: 'module' })
+    await tab.waitForFunction('globalThis.wordsOfAll')
+    const widths = await tab.evaluate((given) => (globalThis as unknown as Sweeps).sweepAll(given), site as unknown)
+    const over = await tab.evaluate((given) => (globalThis as unknown as Sweeps).wordsOfAll(given), site as unknown)
+    const found = site.pages.flatMap((page, n): Checked[] => [
+      ...widths[n]!.map((one) => ({ ...one, page: page.id })),
+      ...overFindings(site, page, over[n]!),
+    ])
     const script = await accessScript()
     for (const page of site.pages) found.push(...(await accessOn(tab, site, page, script)))
     return found
@@ -66,28 +74,21 @@ async function accessOn(tab: Tab, site: Site, page: Site['pages'][number], scrip
   return accessFindings(reads, blocks, site.language).map((one) => ({ ...one, page: page.id }))
 }
 
-/** The sweep as one script for the browser. */
-async function sweeper(): Promise<string> {
-  const { outputFiles } = await build({
-    stdin: {
-      contents: `import { createSweeper } from './app/live/sweeper'
-        globalThis.sweepAll = async (site) => {
-          const sweeper = createSweeper()
-          const found = []
-          for (const page of site.pages)
-            found.push((await sweeper.run(site, page, { signal: new AbortController().signal })).findings)
-          return found
-        }`,
-      resolveDir: process.cwd(),
-      loader: 'ts',
-    },
-    bundle: true,
-    write: false,
-    format: 'iife',
-    platform: 'browser',
-  })
-  return outputFiles[0]!.text
-}
+/** The sweeps as one module for the browser: of all pages through all widths, and of their words over pictures. */
+const SWEEPS = `import { createSweeper } from './app/live/sweeper'
+  import { sweepWords } from './app/live/sweep-words'
+  const running = { signal: new AbortController().signal, onProgress: () => undefined }
+  globalThis.sweepAll = async (site) => {
+    const sweeper = createSweeper()
+    const found = []
+    for (const page of site.pages) found.push((await sweeper.run(site, page, running)).findings)
+    return found
+  }
+  globalThis.wordsOfAll = async (site) => {
+    const found = []
+    for (const page of site.pages) found.push(await sweepWords(site, page, running))
+    return found
+  }`
 
 /** What answers a browser that looks at a site: its pages, pictures and fonts, and nothing else. */
 async function answers(site: Site, { picture, font, linked, folder }: Sources): Promise<(route: Route) => Promise<void>> {
@@ -102,6 +103,10 @@ async function answers(site: Site, { picture, font, linked, folder }: Sources): 
   const types: Record<string, string> = { html: 'text/html; charset=utf-8', css: 'text/css', js: 'text/javascript' }
   const find = async ({ pathname, searchParams }: URL): Promise<{ body: string | Uint8Array; type: string } | undefined> => {
     if (pathname === '/') return { body: '<!doctype html><title>Check</title>', type: types.html! }
+    if (pathname === '/live/sweeps.js') return { body: await bundled(SWEEPS, 'esm'), type: types.js! }
+    // Where a module beside the sweeps looks for its worker.
+    if (pathname === '/workers/legibility.ts')
+      return { body: await bundled(`import './app/workers/legibility'`, 'esm'), type: types.js! }
     if (pathname === '/fonts.css') return { body: css, type: types.css! }
     const name = pathname.slice(pathname.lastIndexOf('/') + 1)
     if (/\/fonts\//.test(pathname)) {
@@ -110,8 +115,10 @@ async function answers(site: Site, { picture, font, linked, folder }: Sources): 
     }
     if (pathname.startsWith('/pictures/')) {
       const one = byHash.get(name)
-      const width = searchParams.has('w') && one?.type !== 'image/svg+xml' ? Number(searchParams.get('w')) : null
-      const body = one && (await drawn(one, width))
+      const turn = turnSchema.optional().parse(searchParams.has('turn') ? Number(searchParams.get('turn')) : undefined)
+      const asked = searchParams.has('w') && (one?.type !== 'image/svg+xml' || turn !== undefined)
+      const width = asked ? Number(searchParams.get('w')) : null
+      const body = one && (await drawn(one, width, { turn }))
       return body && { body, type: width === null ? one.type : 'image/webp' }
     }
     const file = pathname.replace(/^\/site\//, '')

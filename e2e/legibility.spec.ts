@@ -1,5 +1,7 @@
 import sharp from 'sharp'
 import { legibilityOf } from '#core/legibility/legibility'
+import type { Motion } from '#core/motion/motion'
+import { pixels } from '#core/values/length'
 import { composed, expect, openSite, saved, test } from './application'
 import { designer } from './designer'
 import { keep, section, siteOf, worded } from './sweep.fixture'
@@ -124,9 +126,75 @@ test('words over a gradient are measured at every width, to the px where they ca
   await page.goto(`${keep(app, site)}/pages/${site.pages[0]!.id}/check`)
   await page.getByRole('tab', { name: 'Words over pictures' }).click()
   await expect(page.locator('[data-over]')).toHaveAttribute('data-over', '1', { timeout: 60_000 })
-  const found = page.getByRole('list', { name: 'Words over pictures' })
+  const found = page.getByRole('region', { name: 'Words over pictures' }).getByRole('list', { name: 'To mend' })
   // On a narrow window the words reach into the light, on a wide one they stay in the dark.
-  await expect(found).toContainText(/too little at 280–\d+ px/)
+  await expect(found).toContainText(/at 280–\d+ px/)
   await found.getByRole('button', { name: /The sun is up/ }).click()
   await expect(page.locator('[data-worst]')).toHaveAttribute('data-worst', /^(28|29|3)\d+$/)
+})
+
+test('words that move, that stay in the window, or that a motion leaves pale are measured along the scroll', async ({
+  page,
+  app,
+}) => {
+  const white = { hex: '#FFFFFF' }
+  const dark = [{ kind: 'flat' as const, colour: { hex: '#101418' } }]
+  const stops = ['#101418', '#F4F6F8'].map((hex, n) => ({ at: n * 100, colour: { hex } }))
+  const along = (states: Extract<Motion, { kind: 'scrub' }>['states']): Motion => ({
+    kind: 'scrub',
+    range: { of: 'own', begins: moment('top', 60), ends: moment('top', 10) },
+    states,
+  })
+  const moment = (edge: 'top', value: number) => ({ edge, line: { value, unit: '%' as const } })
+  const room = (height: number) => ({ minHeight: pixels(height) })
+  const site = siteOf('Drift', [
+    section('bar', [worded('text', 'home', 'Hollin Ridge', { ink: white })], { position: 'sticky', top: pixels(0) }),
+    section('first', [worded('text', 'still', 'The dome opens at dusk', { ink: white })], { ...room(1400), fillLayers: dark }),
+    section(
+      'dawn',
+      [
+        worded('text', 'sinks', 'The sun is up at six', {
+          ink: white,
+          motion: [
+            along([
+              { at: 0, pose: {} },
+              { at: 100, pose: { down: { value: 1100, unit: 'px' } } },
+            ]),
+          ],
+        }),
+        worded('text', 'comes', 'So are we, and the kettle', {
+          ink: white,
+          motion: [
+            along([
+              { at: 0, pose: { opacity: 0 } },
+              { at: 100, pose: { opacity: 1 } },
+            ]),
+          ],
+        }),
+        worded('text', 'pale', 'Bring a coat', {
+          ink: white,
+          motion: [
+            along([
+              { at: 0, pose: {} },
+              { at: 50, pose: { opacity: 0.3 } },
+              { at: 100, pose: { opacity: 0.3 } },
+            ]),
+          ],
+        }),
+      ],
+      { ...room(1400), fillLayers: [{ kind: 'linear', angle: 180, space: 'srgb', stops }] },
+    ),
+    section('last', [worded('text', 'black', 'Until then')], room(1400)),
+  ])
+  await page.goto(`${keep(app, site)}/pages/${site.pages[0]!.id}/check`)
+  await page.getByRole('tab', { name: 'Words over pictures' }).click()
+  await expect(page.locator('[data-over]')).toHaveAttribute('data-over', '3', { timeout: 60_000 })
+  const part = page.getByRole('region', { name: 'Words over pictures' })
+  const found = part.getByRole('list', { name: 'To mend' })
+  // Sunk into the light, left pale, and over the white of the last section.
+  await expect(found.getByRole('listitem').filter({ hasText: 'The sun is up' })).toContainText(/px down the page/)
+  await expect(found.getByRole('listitem').filter({ hasText: 'Bring a coat' })).toContainText('280–2560 px')
+  await expect(found.getByRole('listitem').filter({ hasText: 'Hollin Ridge' })).toContainText('has 1.0 : 1')
+  // What only comes into sight is read once it is there.
+  await expect(part.getByRole('list', { name: 'Can be read' })).toContainText('So are we')
 })

@@ -1,4 +1,3 @@
-import { build } from 'esbuild'
 import type { Page } from '@playwright/test'
 import { join } from 'node:path'
 import { newSite } from '#core/site/defaults'
@@ -10,6 +9,7 @@ import type { WidthFinding } from '#core/sweep/find'
 import { testIds } from '#core/values/ids.fixture'
 import { openStore } from '#server/database'
 import { createSite } from '#server/sites'
+import { bundled } from '../bin/bundle'
 import type { Application } from './application'
 
 /** A block with words in English, an id and values. */
@@ -38,22 +38,12 @@ export function keep(app: Application, site: Site): string {
 
 /** Makes what runs pages through their widths known to a page of the application, as `sweepOf(site)`. */
 export async function withSweeper(page: Page): Promise<void> {
-  const { outputFiles } = await build({
-    stdin: {
-      contents: `import { createSweeper } from './app/live/sweeper'
-        import { openHiddenFrame } from './app/live/hidden-frame'
-        const sweeper = createSweeper()
-        globalThis.sweepOf = (site) => sweeper.run(site, site.pages[0], { signal: new AbortController().signal })
-        globalThis.openHiddenFrame = openHiddenFrame`,
-      resolveDir: process.cwd(),
-      loader: 'ts',
-    },
-    bundle: true,
-    write: false,
-    format: 'iife',
-    platform: 'browser',
-  })
-  await page.evaluate(outputFiles[0]!.text)
+  const script = await bundled(`import { createSweeper } from './app/live/sweeper'
+    import { openHiddenFrame } from './app/live/hidden-frame'
+    const sweeper = createSweeper()
+    globalThis.sweepOf = (site) => sweeper.run(site, site.pages[0], { signal: new AbortController().signal })
+    globalThis.openHiddenFrame = openHiddenFrame`)
+  await page.evaluate(script)
 }
 
 export const sweepOf = (page: Page, site: Site): Promise<{ findings: WidthFinding[]; widths: number; took: number }> =>

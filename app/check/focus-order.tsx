@@ -3,7 +3,7 @@ import type { AccessRead } from '#core/render/access-script'
 import type { Page } from '#core/site/schema'
 import { walkPage } from '#core/site/tree'
 import { useSession } from '../session/context'
-import type { Shown } from './access-part'
+import type { Shown } from './finding-lists'
 
 /** The way of the focus through the page at each view: drawn on the page once it is asked for. */
 export function FocusOrder({ reads, page, onShow }: { reads: readonly AccessRead[]; page: Page; onShow: (at: Shown) => void }) {

@@ -190,7 +190,8 @@ export function putAt({ guide, scene, moved, sticky, steps }: Moving, at: At): v
   for (const [element, down] of carried) put(element, down === 0 ? {} : { translate: `0px ${short(down)}px` })
 }
 
-function putAtRest({ moved, sticky, steps }: Moving): void {
+/** Shows a view as it stands at rest. */
+export function putAtRest({ moved, sticky, steps }: Moving): void {
   showSteps(steps, -Infinity)
   for (const { element } of [...moved, ...sticky]) clear(element)
 }

@@ -142,13 +142,10 @@ export function stackBehind(site: Site, place: Place, view: StageView, range: nu
       return found && { url: `/pictures/${found.hash}?w=1600`, size: { width: found.width, height: found.height } }
     },
   }
-  const chain = [...place.ancestors, place.block]
-  chain.forEach((block, depth) => {
-    const element = view.frame.find(block.id)
-    if (!element) return
+  /** What a box paints itself. */
+  const paintBox = (block: Block, element: Element, values: StyleValues) => {
     const rect = rectOf(element)
     const style = window.getComputedStyle(element)
-    const values = valuesOf(block, looking)
     if (values.behind) stack.layers.push({ kind: 'behind', filter: values.behind, rect })
     const fill = readRgba(style.backgroundColor)
     if (fill?.a === 1 && covers(rect, words) && style.opacity === '1' && style.mixBlendMode === 'normal')
@@ -158,16 +155,40 @@ export function stackBehind(site: Site, place: Place, view: StageView, range: nu
       stack.layers.push(...layersOfFill(values.fillLayers, rect, around))
       stack.scrimmed = { block: block.id, kind: 'fillLayers', after: stack.layers.length, instead: 0, rect }
     }
+  }
+  const paintPicture = (picture: BlockOf<'picture'>) => {
+    const made = layersOfPicture(picture, looking)
+    if (!made || !overlaps(made.picture.rect, words)) return
+    stack.layers.push(made.picture, ...made.scrim)
+    const after = stack.layers.length
+    stack.scrimmed = { block: picture.id, kind: 'scrim', after, instead: made.scrim.length, rect: made.picture.rect }
+  }
+  /** All that a block and what it holds paint where the words are. */
+  const paintAll = (block: Block) => {
+    const values = valuesOf(block, looking)
+    const element = block.hidden || values.shown === false ? null : view.frame.find(block.id)
+    if (!element) return
+    if (block.kind === 'picture') return paintPicture(block)
+    if (overlaps(rectOf(element), words)) paintBox(block, element, values)
+    if (isContainer(block)) block.children.toSorted((a: Block, b: Block) => low(b) - low(a)).forEach(paintAll)
+  }
+  const low = (block: Block) => {
+    const { position, layer } = valuesOf(block, looking)
+    return Number(position === 'backdrop' || layer === 'behind')
+  }
+  const chain = [...place.ancestors, place.block]
+  chain.forEach((block, depth) => {
+    const element = view.frame.find(block.id)
+    if (!element) return
+    const values = valuesOf(block, looking)
+    // What stays in the window is painted over all that passes under it.
+    if (values.position === 'sticky')
+      for (const one of place.ancestors[depth - 1]?.children ?? site.pages[place.page]!.sections) if (one !== block) paintAll(one)
+    paintBox(block, element, values)
     const branch = chain[depth + 1]
     if (!branch) return
-    stack.layers.push(...scrimsAround(block, branch, rect, looking))
-    for (const picture of picturesUnder(block, branch, looking)) {
-      const made = layersOfPicture(picture, looking)
-      if (!made || !overlaps(made.picture.rect, words)) continue
-      stack.layers.push(made.picture, ...made.scrim)
-      const after = stack.layers.length
-      stack.scrimmed = { block: picture.id, kind: 'scrim', after, instead: made.scrim.length, rect: made.picture.rect }
-    }
+    stack.layers.push(...scrimsAround(block, branch, rectOf(element), looking))
+    for (const picture of picturesUnder(block, branch, looking)) paintPicture(picture)
   })
   return stack
 }

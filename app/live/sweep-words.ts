@@ -1,21 +1,21 @@
 import { hasWords } from '#core/blocks/tree'
-import type { Range } from '#core/analysis/finding'
 import { viewportHeightFor } from '#core/grid/viewport-height'
+import type { WordsOver } from '#core/legibility/words-over'
+import type { At } from '#core/motion/state'
 import type { Page, Site } from '#core/site/schema'
 import { findBlock, type Place } from '#core/site/tree'
 import { visibleBlocks } from '#core/site/visible'
 import { sweep } from '#core/sweep/sweep'
 import { SWEPT, widthsAtBreakpoints } from '#core/sweep/widths'
+import { isFading, positionsOf } from './along-motions'
 import { openHiddenFrame } from './hidden-frame'
-import { readOver } from './words-over'
+import { measureMoving, putAt, putAtRest } from './moving'
+import { readOver, type Read } from './words-over'
 
 /** Px between the widths that are looked at first: what is behind words changes slowly between breakpoints. */
 const STEP = 160
 /** The width at which it is found out which words have something uneven behind them, besides those of breakpoints. */
 const FIRST = 1280
-
-/** Words over something uneven: how they can be read where they are read worst, and the widths at which that is not enough. */
-export type WordsOver = { block: string; ratio: number; needed: number; worst: number; ranges: Range[] }
 
 type Running = {
   signal: AbortSignal
@@ -23,9 +23,15 @@ type Running = {
   onProgress: (share: number) => void
 }
 
+/** How words can be read where it is worst at one width; the scroll position where that is not at rest. */
+type AtWidth = Read & { scroll?: number }
+
+const share = ({ ratio, needed }: Read) => ratio / needed
+const worse = (a: AtWidth | undefined, b: AtWidth | undefined) => (a && (!b || share(a) <= share(b)) ? a : b)
+
 /**
- * Measures all words of a page that stand over pictures and gradients, at widths from 280 to 2560 px: in steps, and to the
- * px where what can be read becomes what cannot.
+ * Measures all words of a page that stand over pictures and gradients, at rest and along all that moves, at widths from 280
+ * to 2560 px: in steps, and to the px where what can be read becomes what cannot.
  * @returns those that are read worst first; nothing where it was given up
  */
 export async function sweepWords(site: Site, page: Page, { signal, onProgress }: Running): Promise<WordsOver[] | undefined> {
@@ -42,41 +48,59 @@ export async function sweepWords(site: Site, page: Page, { signal, onProgress }:
       hidden.frame.document.documentElement.style.setProperty('--vh', `${height / 100}px`)
       hidden.resize(width, height)
       const view = { index: 0, width, scale: 1, frame: hidden.frame, gaps: new Map<string, number>() }
-      const read = new Map<Place, { ratio: number; needed: number }>()
+      const moving = measureMoving(site, page, view, height)
+      // A picture that cannot be had is no ground to be measured.
+      const readOne = (place: Place, even?: boolean) => readOver(site, place, view, even).catch(() => undefined)
+      const read = new Map<Place, AtWidth>()
+      const along = new Map<string, { at: At; places: Place[] }>()
       for (const place of asked) {
-        if (signal.aborted) break
-        // A picture that cannot be had is no ground to be measured.
-        const found = await readOver(site, place, view).catch(() => undefined)
+        if (signal.aborted) return read
+        const found = await readOne(place)
         if (found) read.set(place, found)
+        const element = hidden.frame.find(place.block.id)
+        for (const at of element ? positionsOf(element, moving) : [])
+          if (!isFading(element!, moving, at)) {
+            const key = JSON.stringify(at)
+            along.set(key, { at, places: [...(along.get(key)?.places ?? []), place] })
+          }
       }
+      for (const { at, places: passing } of along.values()) {
+        putAt(moving, at)
+        for (const place of passing) {
+          if (signal.aborted) break
+          const { top, bottom } = hidden.frame.find(place.block.id)!.getBoundingClientRect()
+          if (bottom <= at.scroll || top >= at.scroll + height) continue
+          const held = moving.sticky.some(({ element }) => element.contains(hidden.frame.find(place.block.id)!))
+          const found = await readOne(place, held)
+          const worst = worse(read.get(place), found && { ...found, scroll: at.scroll })
+          if (worst) read.set(place, worst)
+        }
+      }
+      putAtRest(moving)
       return read
     }
     const breaks = widthsAtBreakpoints(site.breakpoints)
     const over = new Set<Place>()
-    for (const width of [FIRST, ...breaks])
-      for (const place of (
-        await readAt(
-          places.filter((one) => !over.has(one)),
-          width,
-        )
-      ).keys())
-        over.add(place)
-    const worst = new Map<Place, Omit<WordsOver, 'block' | 'ranges'>>()
+    for (const width of [FIRST, ...breaks]) {
+      const rest = places.filter((one) => !over.has(one))
+      for (const place of (await readAt(rest, width)).keys()) over.add(place)
+    }
+    const worst = new Map<Place, AtWidth & { worst: number }>()
     const run = sweep(SWEPT.from, SWEPT.to, STEP, [...breaks, ...site.views])
-    let share = 0
+    let done = 0
     let next = run.next()
     while (!next.done) {
       const width = next.value
       const read = await readAt([...over], width)
       if (signal.aborted) return undefined
       const fails = new Set<string>()
-      for (const [place, { ratio, needed }] of read) {
-        if (ratio < needed) fails.add(place.block.id)
+      for (const [place, found] of read) {
+        if (found.ratio < found.needed) fails.add(place.block.id)
         const least = worst.get(place)
-        if (!least || ratio / needed < least.ratio / least.needed) worst.set(place, { ratio, needed, worst: width })
+        if (!least || share(found) < share(least)) worst.set(place, { ...found, worst: width })
       }
       // Widths between two steps come last, so it only ever grows.
-      onProgress((share = Math.max(share, Math.min(0.99, (width - SWEPT.from) / (SWEPT.to - SWEPT.from)))))
+      onProgress((done = Math.max(done, Math.min(0.99, (width - SWEPT.from) / (SWEPT.to - SWEPT.from)))))
       next = run.next(fails)
     }
     const held = next.value
@@ -85,7 +109,7 @@ export async function sweepWords(site: Site, page: Page, { signal, onProgress }:
       return { block: block.id, ...least, ranges }
     })
     onProgress(1)
-    return found.sort((a, b) => a.ratio / a.needed - b.ratio / b.needed)
+    return found.sort((a, b) => share(a) - share(b))
   } finally {
     hidden.close()
   }

@@ -48,6 +48,14 @@ export type OverPicture = {
 /** Side of the patches in parts of the size of the letters: about the width of one. */
 const PATCH = 0.5
 
+/** How much an element and all around it let through together, 0 to 1. */
+function opacityOf(element: Element): number {
+  const window = element.ownerDocument.defaultView!
+  let opacity = 1
+  for (let one: Element | null = element; one; one = one.parentElement) opacity *= Number(window.getComputedStyle(one).opacity)
+  return opacity
+}
+
 /** Where the words of a block are in a view, and how they are set. */
 function wordsIn(place: Place, view: StageView) {
   const element = view.frame.find(place.block.id)
@@ -58,8 +66,9 @@ function wordsIn(place: Place, view: StageView) {
     .filter((one) => one.width > 1 && one.height > 1)
     .map(({ left, top, width, height }): Rect => ({ left, top, width, height }))
   const style = view.frame.document.defaultView!.getComputedStyle(element)
-  const ink = readRgba(style.color)
-  if (lines.length === 0 || !ink) return undefined
+  const colour = readRgba(style.color)
+  if (lines.length === 0 || !colour) return undefined
+  const ink = { ...colour, a: colour.a * opacityOf(element) }
   const [left, top] = [Math.min(...lines.map((one) => one.left)), Math.min(...lines.map((one) => one.top))]
   const right = Math.max(...lines.map((one) => one.left + one.width))
   const bottom = Math.max(...lines.map((one) => one.top + one.height))
@@ -128,21 +137,29 @@ function askedFor(site: Site, place: Place, view: StageView) {
   return { asked, corner, scrimmed, scrim: under.colour, angle, start: others?.now }
 }
 
-/** How the words of a block can be read in a view, without what would mend them: contrast at its worst, and what is needed. */
-export async function readOver(
-  site: Site,
-  place: Place,
-  view: StageView,
-): Promise<{ ratio: number; needed: number; worst: Rect } | undefined> {
-  const found = askedFor(site, place, view)
-  const read = found && (await legibility().worst(found.asked))
-  if (!read) return undefined
-  const { ratio, patch } = read.worst
-  return {
-    ratio,
-    needed: found.asked.needed,
-    worst: { ...patch, left: patch.left + found.corner.left, top: patch.top + found.corner.top },
-  }
+/** How words can be read: their contrast where it is least, and what they need. */
+export type Read = { ratio: number; needed: number }
+
+/**
+ * How the words of a block can be read in a view, without what would mend them.
+ * @param even true where words over what is even are measured as well
+ * @returns nothing where they are not seen, or all behind them is even
+ */
+export async function readOver(site: Site, place: Place, view: StageView, even = false): Promise<Read | undefined> {
+  const words = wordsIn(place, view)
+  if (!words) return undefined
+  const { ground, layers } = stackBehind(site, place, view, rangeAt(site.breakpoints, view.width), words.rect)
+  if (!even && !layers.some(isUneven)) return undefined
+  const corner = { left: Math.round(words.rect.left), top: Math.round(words.rect.top) }
+  const read = await legibility().worst({
+    part: { width: Math.max(1, Math.round(words.rect.width)), height: Math.max(1, Math.round(words.rect.height)) },
+    ground,
+    layers: layersFrom(layers, corner),
+    lines: words.lines.map((one) => from(corner, one)),
+    patch: Math.max(4, words.size * PATCH),
+    ink: words.ink,
+  })
+  return read && { ratio: read.worst.ratio, needed: neededRatio(words.size, words.weight) }
 }
 
 /**

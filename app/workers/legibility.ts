@@ -18,10 +18,10 @@ export type Behind = {
 }
 
 /** Words over something, to be measured. */
-export type Measuring = Behind & {
-  lines: readonly Rect[]
-  patch: number
-  ink: Rgba
+export type Over = Behind & { lines: readonly Rect[]; patch: number; ink: Rgba }
+
+/** Words over something that are to be mended, if they cannot be read. */
+export type Measuring = Over & {
   needed: number
   /** Which layers a scrim would lie between, and which of them are the present one. */
   scrim: { after: number; instead: number; rect: Rect; colour: Rgba; angle: number }
@@ -111,7 +111,7 @@ const legibility = {
   },
 
   /** The contrast of the words alone: what would mend them is not looked for. */
-  async worst(asked: Measuring): Promise<Legibility | undefined> {
+  async worst(asked: Over): Promise<Legibility | undefined> {
     return legibilityOf({ ...asked, pixels: await paintAll(ground(asked.part, asked.ground), asked.part, asked.layers) })
   },
 

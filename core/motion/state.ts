@@ -9,6 +9,8 @@ export type At = {
   scroll: number
   /** Nothing where the page stands still: what plays has ended. */
   speed?: number
+  /** How long loops have run, seconds, where that does not follow from the speed. */
+  time?: number
 }
 
 /** Why a motion rests: it is one too many, what it follows is gone, or it ends before it begins. */
@@ -57,8 +59,9 @@ function playedAt(motion: MotionOf<'reveal' | 'opening'>, span: Span, { scroll, 
 }
 
 /** A loop as far as it has come after the time that the scroll took; at rest where the page stands still. */
-function loopAt(motion: MotionOf<'loop'>, own: Box, { scroll, speed }: At): Posed {
-  const ways = speed === undefined || speed <= 0 ? 0 : Math.max(0, scroll / speed - (motion.delay ?? 0)) / motion.duration
+function loopAt(motion: MotionOf<'loop'>, own: Box, { scroll, speed, time }: At): Posed {
+  const run = time ?? (speed === undefined || speed <= 0 ? 0 : scroll / speed)
+  const ways = Math.max(0, run - (motion.delay ?? 0)) / motion.duration
   const share = !motion.anew && Math.floor(ways) % 2 === 1 ? 1 - (ways % 1) : ways % 1
   return mixPoses(AT_REST, posed(motion.to, own), ease(motion.easing ?? 'ease', share))
 }
