@@ -5,29 +5,21 @@ import { fontsCss } from '#core/type/fonts-css'
 import { accessSchema } from '#core/render/access-script'
 import { pageFile } from '#core/render/own-links'
 import type { Finding } from '#core/analysis/finding'
-import { type Making, type Picture, turnSchema } from '#core/picture/picture'
+import { turnSchema } from '#core/picture/picture'
 import type { Site } from '#core/site/schema'
 import { walkPage } from '#core/site/tree'
 import { viewportHeightFor } from '#core/grid/viewport-height'
 import { overFindings, type WordsOver } from '#core/legibility/words-over'
 import type { WidthFinding } from '#core/sweep/find'
 import { webFiles } from '#core/formats/web-files'
-import { readFont } from '#server/fonts'
-import { madeOf, typeOfWanted } from '#server/pictures'
+import { typeOfWanted } from '#server/pictures'
 import { accessScript } from '#server/visit'
+import type { Sources } from './sources'
 import { bundled } from './bundle'
 import { CHROMIUM } from '../playwright.config'
 
 /** What was found on a page, by whatever it was found. */
 export type Checked = Finding & { page: string; fault: boolean }
-
-/** Where the bytes of what a site names are found. */
-export type Sources = {
-  picture: (picture: Picture) => Uint8Array | undefined
-  font: (name: string) => Uint8Array | undefined
-  linked: (hash: string) => Uint8Array | undefined
-  folder: string
-}
 
 type Sweeps = {
   sweepAll: (site: unknown) => Promise<WidthFinding[][]>
@@ -91,15 +83,10 @@ const SWEEPS = `import { createSweeper } from './app/live/sweeper'
   }`
 
 /** What answers a browser that looks at a site: its pages, pictures and fonts, and nothing else. */
-async function answers(site: Site, { picture, font, linked, folder }: Sources): Promise<(route: Route) => Promise<void>> {
+async function answers(site: Site, { picture, font, linked }: Sources): Promise<(route: Route) => Promise<void>> {
   const files = webFiles(site, 'minified', (form) => `forms/${form.id}`, {}, 'checked')
   const css = fontsCss()
   const byHash = new Map(site.pictures.map((one) => [one.hash, one]))
-  const fontOf = async (name: string) => font(name) ?? (await readFont(name, folder))
-  const drawn = async (one: Picture, width: number | null, making: Making = {}) => {
-    const bytes = picture(one)
-    return bytes && width !== null ? new Uint8Array(await madeOf(bytes, width, making, one.type)) : bytes
-  }
   const types: Record<string, string> = { html: 'text/html; charset=utf-8', css: 'text/css', js: 'text/javascript' }
   const find = async ({ pathname, searchParams }: URL): Promise<{ body: string | Uint8Array; type: string } | undefined> => {
     if (pathname === '/') return { body: '<!doctype html><title>Check</title>', type: types.html! }
@@ -110,7 +97,7 @@ async function answers(site: Site, { picture, font, linked, folder }: Sources): 
     if (pathname === '/fonts.css') return { body: css, type: types.css! }
     const name = pathname.slice(pathname.lastIndexOf('/') + 1)
     if (/\/fonts\//.test(pathname)) {
-      const body = await fontOf(name)
+      const body = await font(name)
       return body && { body, type: 'font/woff2' }
     }
     if (pathname.startsWith('/pictures/')) {
@@ -118,17 +105,17 @@ async function answers(site: Site, { picture, font, linked, folder }: Sources): 
       const turn = turnSchema.optional().parse(searchParams.has('turn') ? Number(searchParams.get('turn')) : undefined)
       const asked = searchParams.has('w') && (one?.type !== 'image/svg+xml' || turn !== undefined)
       const width = asked ? Number(searchParams.get('w')) : null
-      const body = one && (await drawn(one, width, { turn }))
+      const body = one && (await picture(one, width, { turn }))
       return body && { body, type: width === null ? one.type : 'image/webp' }
     }
     const file = pathname.replace(/^\/site\//, '')
     const text = files.texts.find((one) => one.file === file)
     if (text) return { body: text.text, type: types[file.slice(file.lastIndexOf('.') + 1)] ?? 'text/plain' }
     const wanted = files.pictures.find((one) => one.file === file)
-    const body = wanted ? await drawn(wanted.picture, wanted.width, wanted.making) : undefined
+    const body = wanted ? await picture(wanted.picture, wanted.width, wanted.making) : undefined
     if (wanted && body) return { body, type: typeOfWanted(wanted) }
     const led = files.linked.find((one) => one.file === file)
-    const bytes = led && linked(led.linked.hash)
+    const bytes = led && (await linked(led.linked))
     return bytes && { body: bytes, type: 'application/octet-stream' }
   }
   return async (route) => {

@@ -1,20 +1,22 @@
 import { existsSync, readFileSync } from 'node:fs'
-import { basename, dirname, resolve } from 'node:path'
+import { basename, resolve } from 'node:path'
 import { findings } from '#core/analysis/checks/index'
+import { weightFindings } from '#core/analysis/first-load'
 import { rangesInWords } from '#core/analysis/finding'
 import { namesOf, wordsToSpell } from '#core/analysis/spelling'
 import { FormatError } from '#core/formats/site-json'
 import { readSiteFile } from '#core/formats/site-zip'
-import { excuseOf } from '#core/site/excuse'
+import { notExcused } from '#core/site/excuse'
 import type { Site } from '#core/site/schema'
 import { unknownWords } from '#server/threads/spelling'
-import { originals } from './originals'
+import { weightsOf } from '#server/weights'
 import { checkInBrowser, type Checked } from './check-in-browser'
+import { sourcesOf } from './sources'
 
 const USAGE = `Usage: npm run check -- FILE [--json] [--strict]
 
 Checks all pages of a .site.json or .site.zip as the Check screen does: what is missing before launch, every width from
-280 to 2560 px, and access in each state. It fails where something is a fault; with --strict also where something is for
+280 to 2560 px, words over pictures, access in each state, and weights. It fails where something is a fault; with --strict also where something is for
 your eye. Pictures and fonts of a .site.json are looked for in "pictures" and "fonts" beside it. Widths and access need
 Chromium, and are passed over, which is said, where there is none.`
 
@@ -48,17 +50,19 @@ async function main(args: string[]): Promise<number> {
     console.error(`There is no file "${file}".`)
     return 2
   }
-  const { site, pictures, fonts, files } = readSiteFile(new Uint8Array(readFileSync(file)))
-  const folder = dirname(resolve(file))
-  const seen = await checkInBrowser(site, {
-    picture: originals(resolve(file), pictures),
-    font: (name) => fonts.get(name.split('.')[0]!),
-    linked: (hash) => files.get(hash),
-    folder,
-  })
-  const all: Checked[] = [...findings(site), ...(await spelling(site)), ...(seen ?? [])]
-  const excused = all.filter((one) => excuseOf(site.excuses, one.page, one))
-  const open = all.filter((one) => !excused.includes(one))
+  const read = readSiteFile(new Uint8Array(readFileSync(file)))
+  const { site } = read
+  const sources = sourcesOf(resolve(file), read)
+  const seen = await checkInBrowser(site, sources)
+  const weights = await weightsOf(site, {}, sources)
+  const all: Checked[] = [
+    ...findings(site),
+    ...(await spelling(site)),
+    ...(seen ?? []),
+    ...site.pages.flatMap((page) => weightFindings(site, page.id, weights)),
+  ]
+  const open = notExcused(site.excuses, all)
+  const excused = all.filter((one) => !open.includes(one))
   const faults = open.filter((one) => one.fault)
   if (flags.has('--json'))
     console.log(

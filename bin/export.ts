@@ -2,10 +2,8 @@ import { mkdirSync, readFileSync, writeFileSync, existsSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
 import { FormatError } from '#core/formats/site-json'
 import { readSiteFile } from '#core/formats/site-zip'
-import { readFont } from '#server/fonts'
-import { madeOf } from '#server/pictures'
 import { exportFiles } from '#server/web-export'
-import { originals } from './originals'
+import { sourcesOf } from './sources'
 
 const USAGE = `Usage: npm run export -- FILE OUT_DIR [--minify]
 
@@ -23,20 +21,10 @@ async function main(args: string[]): Promise<number> {
     console.error(`There is no file "${file}".`)
     return 1
   }
-  const { site, pictures, fonts, files: linked } = readSiteFile(new Uint8Array(readFileSync(file)))
-  const original = originals(resolve(file), pictures)
-  const { files, missing } = await exportFiles(
-    site,
-    minify ? 'minified' : 'readable',
-    async (picture, width, making) => {
-      const bytes = original(picture)
-      if (!bytes || width === null) return bytes
-      return new Uint8Array(await madeOf(bytes, width, making, picture.type))
-    },
-    async (name) => fonts.get(name.split('.')[0]!) ?? (await readFont(name, dirname(resolve(file)))),
-    {},
-    ({ hash }) => Promise.resolve(linked.get(hash)),
-  )
+  const read = readSiteFile(new Uint8Array(readFileSync(file)))
+  const { picture, font, linked } = sourcesOf(resolve(file), read)
+  const style = minify ? 'minified' : 'readable'
+  const { files, missing } = await exportFiles(read.site, style, picture, font, {}, linked)
   for (const { file: name, bytes } of files) {
     const path = join(folder, name)
     mkdirSync(dirname(path), { recursive: true })

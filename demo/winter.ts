@@ -108,5 +108,21 @@ export function withWinter(site: Site): Site {
   }))
   const form = [...walkPage(written.pages[1]!)].find((block) => block.kind === 'form')!
   const sent: Edit = { kind: 'field', block: form.id, field: 'sendTo', value: 'https://post.hollin-ridge.example/chart' }
-  return apply(written, [...titles, sent])
+  const excused: Edit = {
+    kind: 'list',
+    list: 'excuses',
+    drop: [],
+    put: [
+      {
+        item: {
+          id: 'noindigo',
+          page: page.id,
+          kind: 'brief',
+          beside: 'indigo',
+          reason: 'Ink on cream alone, as the sheet is printed.',
+        },
+      },
+    ],
+  }
+  return apply(written, [...titles, sent, excused])
 }

@@ -18,7 +18,7 @@ function check(...args: string[]): Promise<{ code: number | null; text: string; 
   })
 }
 
-test.setTimeout(180_000)
+test.setTimeout(300_000)
 
 test('both demo sites end clean, at every width and in each state', async () => {
   const [observatory, chandler] = [await check('demo/observatory.site.json'), await check('demo/chandler.site.json')]
@@ -32,7 +32,14 @@ test('both demo sites end clean, at every width and in each state', async () => 
 
 test('a site with faults fails, and says them as JSON; what is no site is a sentence', async () => {
   const folder = mkdtempSync(join(tmpdir(), 'yarrowfinch-check-'))
-  const site = siteOf('Wide', [section('wide', [worded('text', 'wideone', 'Bring a coat', { width: pixels(700) })])])
+  const stops = ['#101418', '#F4F6F8'].map((hex, n) => ({ at: n * 100, colour: { hex } }))
+  const made = siteOf('Wide', [
+    section('wide', [worded('text', 'wideone', 'Bring a coat', { width: pixels(700) })]),
+    section('dawn', [worded('text', 'white', 'So are we', { ink: { hex: '#FFFFFF' } })], {
+      fillLayers: [{ kind: 'linear', angle: 270, space: 'srgb', stops }],
+    }),
+  ])
+  const site = { ...made, launch: { budget: { bytes: 10_240, seconds: 6 } } }
   const file = join(folder, 'wide.site.json')
   writeFileSync(file, JSON.stringify(site))
   const { code, text } = await check(file, '--json')
@@ -42,6 +49,10 @@ test('a site with faults fails, and says them as JSON; what is no site is a sent
   expect(said.findings).toContainEqual(
     expect.objectContaining({ kind: 'pastWindow', fault: true, ranges: [{ from: 280, to: 730 }] }),
   )
+  expect(said.findings).toContainEqual(
+    expect.objectContaining({ kind: 'wordsOver', fault: true, ranges: [{ from: 280, to: 2560 }] }),
+  )
+  expect(said.findings).toContainEqual(expect.objectContaining({ kind: 'overBudget', fault: true }))
 
   const broken = join(folder, 'broken.site.json')
   writeFileSync(broken, '{"format":')

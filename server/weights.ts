@@ -3,36 +3,13 @@ import type { Element, Root } from 'hast'
 import { fromHtml } from 'hast-util-from-html'
 import { viewportHeightFor } from '#core/grid/viewport-height'
 import { fileWidthFor, sizeIn } from '#core/picture/choose-file'
+import type { Picture } from '#core/picture/picture'
 import type { WebChoices } from '#core/picture/measured'
 import { pageFile } from '#core/render/own-links'
+import type { HeavyPicture, ViewWeight } from '#core/analysis/first-load'
 import type { Site } from '#core/site/schema'
-import type { Store } from './database'
-import { readOriginal, wantedBytes } from './pictures'
 import type { Printed } from './threads/jobs'
-import { readFont } from './fonts'
-import { cutFonts, printed } from './web-export'
-
-/** A picture that weighs much for its place: the bytes of its file, and the size of that, px. */
-export type HeavyPicture = { picture: string; bytes: number; width: number; height: number }
-
-/**
- * What a page weighs in one view, bytes: the pictures that a browser takes, and the originals as they came; of the pictures
- * those that wait until they are scrolled to; and its texts as servers send them, packed, with the fonts.
- */
-export type ViewWeight = {
-  page: string
-  width: number
-  density: number
-  taken: number
-  naive: number
-  files: number
-  later: number
-  html: number
-  css: number
-  script: number
-  fonts: number
-  heavy: HeavyPicture[]
-}
+import { cutFonts, type FontSource, type PictureSource, printed } from './web-export'
 
 /** Bytes for each pixel of a file from which a picture is heavy, and the least that it weighs then. */
 const HEAVY = { perPixel: 0.4, bytes: 60_000 }
@@ -109,26 +86,30 @@ const sum = (all: readonly number[]) => all.reduce((total, one) => total + one, 
 const packed = (text: string): number => (text === '' ? 0 : gzipSync(text).length)
 
 /** What each page weighs in each view of the site, its pictures at one and two pixels for each px. */
-export async function weightsOf(store: Store, site: Site, choices: WebChoices): Promise<ViewWeight[]> {
+export async function weightsOf(
+  site: Site,
+  choices: WebChoices,
+  sources: { picture: PictureSource; font: FontSource },
+): Promise<ViewWeight[]> {
   const files: Printed = await printed(site, 'minified', 'exported', choices)
   const wanted = new Map(files.pictures.map((one) => [one.file, one]))
   const known = new Map<string, number>()
   const bytesOf = async (file: string): Promise<number> => {
     const picture = wanted.get(file)
     if (!picture) return 0
-    if (!known.has(file)) known.set(file, (await wantedBytes(store, picture))?.length ?? 0)
+    if (!known.has(file)) known.set(file, (await sources.picture(picture.picture, picture.width, picture.making))?.length ?? 0)
     return known.get(file)!
   }
   const weigh = async (all: Iterable<string>) => sum(await Promise.all([...all].map(bytesOf)))
   const originals = new Map<string, number>()
-  const originalOf = async (hash: string): Promise<number> => {
-    if (!originals.has(hash)) originals.set(hash, (await readOriginal(store, hash))?.length ?? 0)
-    return originals.get(hash)!
+  const originalOf = async (picture: Picture): Promise<number> => {
+    if (!originals.has(picture.hash)) originals.set(picture.hash, (await sources.picture(picture, null))?.length ?? 0)
+    return originals.get(picture.hash)!
   }
   const textOf = (file: string) => files.texts.find((one) => one.file === file)?.text ?? ''
   const css = textOf('style.css')
   const packedCss = packed(css)
-  const fonts = sum((await cutFonts(files, (name) => readFont(name, store.folder))).map(({ bytes }) => bytes?.length ?? 0))
+  const fonts = sum((await cutFonts(files, sources.font)).map(({ bytes }) => bytes?.length ?? 0))
   const weights: ViewWeight[] = []
   for (const page of site.pages) {
     const html = textOf(pageFile(page))
@@ -148,7 +129,7 @@ export async function weightsOf(store: Store, site: Site, choices: WebChoices): 
         for (const file of filled) taken.add(file)
         const now = images.filter((offers) => !offers.at(-1)!.lazy).map((offers) => fileTaken(offers, width, density))
         const atOnce = new Set([...now, ...filled])
-        const hashes = [...new Set([...taken].flatMap((file) => wanted.get(file)?.picture.hash ?? []))]
+        const shown = new Map([...taken].flatMap((file) => wanted.get(file)?.picture ?? []).map((one) => [one.hash, one]))
         const heavy: HeavyPicture[] = []
         for (const file of taken) {
           const one = wanted.get(file)
@@ -162,7 +143,7 @@ export async function weightsOf(store: Store, site: Site, choices: WebChoices): 
           width,
           density,
           taken: await weigh(taken),
-          naive: sum(await Promise.all(hashes.map(originalOf))),
+          naive: sum(await Promise.all([...shown.values()].map(originalOf))),
           files: taken.size,
           later: await weigh([...taken].filter((file) => !atOnce.has(file))),
           ...texts,

@@ -101,10 +101,10 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
             <AccessPart key={page.id} findings={launch} page={rested} onShow={setShown} />
           </Tabs.Content>
           <Tabs.Content value="launch" className="min-h-0 flex-1 overflow-y-auto outline-none" tabIndex={-1}>
-            <LaunchPart findings={launch.filter((one) => !isAboutAccess(one))} site={site} page={rested} />
+            <LaunchPart findings={launch.filter((one) => !isAboutAccess(one))} site={site} page={rested} onShow={setShown} />
           </Tabs.Content>
           <Tabs.Content value="weight" className="min-h-0 flex-1 overflow-y-auto outline-none" tabIndex={-1}>
-            <WeightPart page={rested} />
+            <WeightPart page={rested} onShow={setShown} />
           </Tabs.Content>
         </Tabs.Root>
         <PageAt finding={finding} trial={trial} shown={shown} stressed={stressed} onStress={setStressed} />

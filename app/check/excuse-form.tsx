@@ -6,15 +6,7 @@ import { edit, makeId } from '../session/store'
 import { Button } from '../ui/button'
 
 /** Says that a finding is no fault here; it asks for the reason, which is kept with the site. */
-export function ExcuseForm({
-  finding,
-  page,
-  onDone,
-}: {
-  finding: Finding & { beside?: string }
-  page: string
-  onDone: () => void
-}) {
+export function ExcuseForm({ finding, page, onDone }: { finding: Finding; page: string; onDone: () => void }) {
   const store = useSessionStore()
   const [reason, setReason] = useState('')
   const [missing, setMissing] = useState(false)

@@ -1,7 +1,7 @@
-import { faultsIn, type PageFinding } from '#core/analysis/checks/index'
+import type { PageFinding } from '#core/analysis/checks/index'
 import type { Page, Site } from '#core/site/schema'
-import { useSessionStore } from '../session/context'
-import { LaunchList } from '../ui/launch-list'
+import { AllInOrder } from '../ui/launch-list'
+import { FindingLists, type Shown, sorted } from './finding-lists'
 import { LinkPreview } from './link-preview'
 import { PageSaid } from './page-said'
 import { ResultPreview } from './result-preview'
@@ -9,11 +9,12 @@ import { SiteSaid } from './site-said'
 import { SpellingPart } from './spelling-part'
 import { PartHead } from './part-head'
 
+type LaunchPartProps = { findings: readonly PageFinding[]; site: Site; page: Page; onShow: (at: Shown) => void }
+
 /** What is missing on the page before it is handed over, and what is said of it elsewhere. */
-export function LaunchPart({ findings, site, page }: { findings: readonly PageFinding[]; site: Site; page: Page }) {
-  const { siteId } = useSessionStore().getState()
-  const faults = faultsIn(findings).length
-  const others = findings.length - faults
+export function LaunchPart({ findings, site, page, onShow }: LaunchPartProps) {
+  const all = sorted(findings, site.excuses, page.id)
+  const [faults, others] = [all.faults.length, all.others.length]
   const note = faults === 0 ? 'nothing is missing' : `${faults} to mend`
   return (
     <section className="px-5 py-3" aria-labelledby="launch-title">
@@ -23,7 +24,8 @@ export function LaunchPart({ findings, site, page }: { findings: readonly PageFi
           {others > 0 ? `, ${others} for your eye` : ''}
         </span>
       </PartHead>
-      <LaunchList siteId={siteId} findings={findings} />
+      {faults === 0 && <AllInOrder />}
+      <FindingLists found={findings} page={page} onShow={onShow} />
       <h3 className="mb-1 mt-4 border-t border-line-strong pt-2 text-label font-semibold">This page, elsewhere</h3>
       <div className="grid grid-cols-[minmax(0,1fr)_210px] items-start gap-4">
         <div className="grid min-w-0 grid-cols-1 gap-3">

@@ -1,20 +1,15 @@
-import { useEffect, useState } from 'react'
-import { beyond, firstLoad, secondsOf, SLOW, type Weights } from '#core/analysis/first-load'
+import { useEffect, useMemo, useState } from 'react'
+import { beyond, firstLoad, secondsOf, SLOW, type ViewWeight, weightFindings } from '#core/analysis/first-load'
 import { USUAL_BUDGET } from '#core/site/launch'
 import type { Page } from '#core/site/schema'
 import { useSession, useSessionStore } from '../session/context'
 import { ask } from '../ui/ask'
 import { FaultSign } from '../ui/fault-sign'
 import { NumberField } from '../ui/number-field'
+import { FindingLists, type Shown } from './finding-lists'
 import { setLaunch } from './set-launch'
 import { PartHead } from './part-head'
 
-type ViewWeight = Weights & {
-  page: string
-  width: number
-  density: number
-  heavy: { picture: string; bytes: number; width: number; height: number }[]
-}
 type Weighed = { weights: ViewWeight[] } | { problem: string } | null
 
 const kilobytes = (bytes: number) => `${Math.round(bytes / 1024).toLocaleString('en-GB')} kB`
@@ -27,13 +22,13 @@ const PARTS = [
 ] as const
 
 /** What the page weighs at each view on its first load, against a budget that the designer sets, and how long it takes on a slow connection. */
-export function WeightPart({ page }: { page: Page }) {
+export function WeightPart({ page, onShow }: { page: Page; onShow: (at: Shown) => void }) {
   const store = useSessionStore()
   const { siteId } = store.getState()
   const saved = useSession((state) => state.session.pending.length === 0)
   const revision = useSession((state) => state.session.revision)
-  const { launch, pictures } = useSession((state) => state.session.site)
-  const budget = launch?.budget ?? USUAL_BUDGET
+  const site = useSession((state) => state.session.site)
+  const budget = site.launch?.budget ?? USUAL_BUDGET
   const [weighed, setWeighed] = useState<Weighed>(null)
   useEffect(() => {
     // What is weighed is what the server would export, so it waits until all is there.
@@ -48,9 +43,12 @@ export function WeightPart({ page }: { page: Page }) {
     })()
     return () => giveUp.abort()
   }, [saved, revision, siteId])
-  const shown = weighed && 'weights' in weighed ? weighed.weights.filter((one) => one.page === page.id) : []
+  const shown = useMemo(
+    () => (weighed && 'weights' in weighed ? weighed.weights.filter((one) => one.page === page.id) : []),
+    [weighed, page.id],
+  )
   const over = shown.filter((one) => beyond(firstLoad(one), budget) !== undefined)
-  const heavy = new Map(shown.flatMap((one) => one.heavy).map((one) => [one.picture, one]))
+  const found = useMemo(() => weightFindings(site, page.id, shown), [site, page.id, shown])
   return (
     <section className="px-5 py-3" aria-labelledby="weight-title">
       <PartHead id="weight-title" number={5} title="Weight">
@@ -136,19 +134,9 @@ export function WeightPart({ page }: { page: Page }) {
           </tbody>
         </table>
       )}
-      {heavy.size > 0 && (
-        <>
-          <h3 className="mb-1 mt-3 text-label font-semibold">Heavy for their place</h3>
-          <ul>
-            {[...heavy.values()].map((one) => (
-              <li key={one.picture} className="border-t border-line py-1">
-                “{pictures.find(({ id }) => id === one.picture)?.name}” takes {kilobytes(one.bytes)} for {one.width} × {one.height}{' '}
-                px.
-              </li>
-            ))}
-          </ul>
-        </>
-      )}
+      <div className="mt-3">
+        <FindingLists found={found} page={page} onShow={onShow} />
+      </div>
       <p className="mt-3 text-label text-muted">
         Texts are weighed as servers send them, packed; fonts are all that the site has, cut to its signs. Slow is{' '}
         {SLOW.bits / 1_000_000} Mbit/s with {SLOW.trip * 1000} ms there and back; the time is worked out, not measured.

@@ -1,5 +1,6 @@
 import { pageFile } from '#core/render/own-links'
 import { findings } from '#core/analysis/checks/index'
+import { notExcused } from '#core/site/excuse'
 import { store } from '#server/database'
 import { getSite } from '#server/sites'
 import { printed } from '#server/web-export'
@@ -26,7 +27,7 @@ export async function loader({ params, request }: Route.LoaderArgs) {
     })),
     pictures: files.pictures.map(({ file }) => file),
     fonts: files.fonts.map(({ file }) => file),
-    findings: findings(site),
+    findings: notExcused(site.excuses, findings(site)),
   }
 }
 

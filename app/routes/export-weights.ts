@@ -1,4 +1,6 @@
 import { store } from '#server/database'
+import { readFont } from '#server/fonts'
+import { wantedBytes } from '#server/pictures'
 import { getSite } from '#server/sites'
 import { weightsOf } from '#server/weights'
 import type { Route } from './+types/export-weights'
@@ -9,5 +11,10 @@ import { choicesOf } from './choices'
 export const action = ({ request, params }: Route.ActionArgs) =>
   answering(async () => {
     const { site } = getSite(store(), params.siteId)
-    return Response.json(await weightsOf(store(), site, await choicesOf(request)))
+    const here = store()
+    const weights = await weightsOf(site, await choicesOf(request), {
+      picture: (picture, width, making) => wantedBytes(here, { picture, width, making }),
+      font: (name) => readFont(name, here.folder),
+    })
+    return Response.json(weights)
   })

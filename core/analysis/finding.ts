@@ -19,6 +19,8 @@ export type Finding<K extends string = string> = {
   why?: string
   page?: string
   block?: string
+  /** Another block that is concerned, or a word for what of a page it is about, where one block or page can have several of a kind. */
+  beside?: string
   /** Widths at which it holds, the narrow ones first; every width where none are named. */
   ranges?: Range[]
   repair?: Repair

@@ -1,7 +1,26 @@
-import type { Budget } from '#core/site/launch'
+import { type Budget, USUAL_BUDGET } from '#core/site/launch'
+import type { Site } from '#core/site/schema'
+import { visibleBlocks } from '#core/site/visible'
+import type { Finding } from './finding'
 
 /** What a page weighs in one view, bytes. */
 export type Weights = { html: number; css: number; script: number; fonts: number; taken: number; later: number }
+
+/** A picture that weighs much for its place: the bytes of its file, and the size of that, px. */
+export type HeavyPicture = { picture: string; bytes: number; width: number; height: number }
+
+/**
+ * What a page weighs in one view, bytes: the pictures that a browser takes, and the originals as they came; of the pictures
+ * those that wait until they are scrolled to; and its texts as servers send them, packed, with the fonts.
+ */
+export type ViewWeight = Weights & {
+  page: string
+  width: number
+  density: number
+  naive: number
+  files: number
+  heavy: HeavyPicture[]
+}
 
 /** A slow connection, as a telephone has it at the edge of its net: bits for each second, and seconds of a way there and back. */
 export const SLOW = { bits: 1_600_000, trip: 0.15 } as const
@@ -25,4 +44,48 @@ export function beyond(bytes: number, budget: Budget): string | undefined {
     ...(seconds > budget.seconds ? [`${(seconds - budget.seconds).toFixed(1)} s`] : []),
   ]
   return parts.length === 0 ? undefined : `${parts.join(' and ')} beyond the budget`
+}
+
+const kilobytes = (bytes: number) => `${Math.round(bytes / 1024).toLocaleString('en-GB')} kB`
+
+/** What is to be said of a page's weight. */
+export type WeightFinding = Finding<'overBudget' | 'heavyPicture'> & { page: string; fault: boolean }
+
+/** The views in which a page takes more than the budget of its site, where it is furthest beyond, and pictures that are heavy for their place. */
+export function weightFindings(site: Site, page: string, weights: readonly ViewWeight[]): WeightFinding[] {
+  const own = weights.filter((one) => one.page === page)
+  const budget = site.launch?.budget ?? USUAL_BUDGET
+  const over = own.filter((one) => beyond(firstLoad(one), budget) !== undefined)
+  const [most] = over.toSorted((a, b) => firstLoad(b) - firstLoad(a))
+  const heavy = new Map<string, HeavyPicture>()
+  for (const one of own.flatMap((view) => view.heavy))
+    if ((heavy.get(one.picture)?.bytes ?? 0) < one.bytes) heavy.set(one.picture, one)
+  return [
+    ...(most
+      ? [
+          {
+            kind: 'overBudget' as const,
+            page,
+            fault: true,
+            sentence: `A first load takes ${kilobytes(firstLoad(most))} at ${most.width} px, ${most.density}x: ${beyond(firstLoad(most), budget)!}.`,
+            why: `${over.length} of ${own.length} views are beyond ${kilobytes(budget.bytes)} and ${budget.seconds} s on a slow connection.`,
+          },
+        ]
+      : []),
+    ...[...heavy.values()].map((one) => ({
+      kind: 'heavyPicture' as const,
+      page,
+      fault: false,
+      beside: one.picture,
+      ...blockOf(site, page, one.picture),
+      sentence: `“${site.pictures.find(({ id }) => id === one.picture)?.name}” takes ${kilobytes(one.bytes)} for ${one.width} × ${one.height} px.`,
+    })),
+  ]
+}
+
+/** The first block of a page that shows a picture. */
+function blockOf(site: Site, id: string, picture: string): { block?: string } {
+  const page = site.pages.find((one) => one.id === id)
+  const found = page && visibleBlocks(page).find(({ block }) => block.kind === 'picture' && block.picture === picture)
+  return found ? { block: found.block.id } : {}
 }

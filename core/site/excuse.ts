@@ -26,3 +26,9 @@ export const excuseOf = (
   excuses?.find(
     (one) => one.page === page && one.kind === finding.kind && one.block === finding.block && one.beside === finding.beside,
   )
+
+/** What of a site was found and not excused. */
+export const notExcused = <F extends { page: string; kind: string; block?: string; beside?: string }>(
+  excuses: readonly Excuse[] | undefined,
+  found: readonly F[],
+): F[] => found.filter((one) => !excuseOf(excuses, one.page, one))

@@ -19,9 +19,8 @@ export type WidthFinding = Finding<WidthKind | 'jump' | 'idleBreakpoint'> & {
   ranges: Range[]
   /** The width at which it is worst, px. */
   worst: number
-  /** Section that it stands in, and another block that is concerned. */
+  /** Section that it stands in. */
   section?: string
-  beside?: string
   /** Size of its letters at that width, px, and a size at which they would fit. */
   set?: { size: number; fits: number }
 }

@@ -14,8 +14,8 @@ export const about: Check = ({ page, blocks, site: { language } }) => {
     return [
       text.includes(place.toLowerCase())
         ? undefined
-        : { fault: false, sentence: `The place of the event, “${place}”, stands nowhere on the page.` },
-      ends !== undefined && ends < starts ? { sentence: 'The event ends before it starts.' } : undefined,
+        : { beside: 'place', fault: false, sentence: `The place of the event, “${place}”, stands nowhere on the page.` },
+      ends !== undefined && ends < starts ? { beside: 'ends', sentence: 'The event ends before it starts.' } : undefined,
     ]
   }
   const { price } = page.about

@@ -11,15 +11,25 @@ export const head: Check = ({ page, site, site: { language, pages } }) => {
     const { size, room } = RESULT[what]
     const width = Math.round(resultWidth(text, size))
     if (width <= room) return undefined
-    return { fault: false, sentence: `The ${what} is ${width} px wide; search results cut it after about ${room} px.` }
+    return {
+      beside: `${what}-width`,
+      fault: false,
+      sentence: `The ${what} is ${width} px wide; search results cut it after about ${room} px.`,
+    }
   }
   const twice = (what: 'title' | 'description', text: string) => {
     const other = same(what, text)
-    return other && { fault: false, sentence: `“${other.name}” has the same ${what}, so that results of both look alike.` }
+    return (
+      other && {
+        beside: `same-${what}`,
+        fault: false,
+        sentence: `“${other.name}” has the same ${what}, so that results of both look alike.`,
+      }
+    )
   }
   return [
-    title ? undefined : { sentence: 'The page has no title of its own.' },
-    description ? undefined : { sentence: 'The page has no description.' },
+    title ? undefined : { beside: 'title', sentence: 'The page has no title of its own.' },
+    description ? undefined : { beside: 'description', sentence: 'The page has no description.' },
     cut('title', titleOf(site, page, language)),
     description ? cut('description', description) : undefined,
     title ? twice('title', title) : undefined,

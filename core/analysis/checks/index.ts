@@ -3,6 +3,7 @@ import type { Check, Finding } from '#core/analysis/finding'
 import { visibleBlocks } from '#core/site/visible'
 import { about } from './about'
 import { alternatives } from './alternatives'
+import { brief } from './brief'
 import { consent } from './consent'
 import { forms } from './forms'
 import { head } from './head'
@@ -25,6 +26,7 @@ const CHECKS = {
   emptySlots,
   placeholders,
   unfitWords,
+  brief,
   pictures,
   leads,
   out,

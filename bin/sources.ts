@@ -1,0 +1,30 @@
+import { existsSync, readFileSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { pictureFile, type SiteFile } from '#core/formats/site-zip'
+import { readFont } from '#server/fonts'
+import { madeOf } from '#server/pictures'
+import type { FontSource, LinkedSource, PictureSource } from '#server/web-export'
+
+/** Where the bytes of what a site names are found. */
+export type Sources = { picture: PictureSource; font: FontSource; linked: LinkedSource }
+
+/**
+ * The sources of a site that was read from a file: its zip, or the folders beside its JSON.
+ * @param file the site's, as a whole path
+ */
+export function sourcesOf(file: string, { pictures, fonts, files }: Omit<SiteFile, 'site'>): Sources {
+  const folder = dirname(file)
+  const made = new Map<string, Promise<Uint8Array>>()
+  return {
+    async picture(picture, width, making) {
+      const path = join(folder, 'pictures', pictureFile(picture))
+      const bytes = pictures.get(picture.hash) ?? (existsSync(path) ? new Uint8Array(readFileSync(path)) : undefined)
+      if (!bytes || width === null) return bytes
+      const key = JSON.stringify([picture.hash, width, making])
+      if (!made.has(key)) made.set(key, madeOf(bytes, width, making, picture.type))
+      return made.get(key)
+    },
+    font: async (name) => fonts.get(name.split('.')[0]!) ?? (await readFont(name, folder)),
+    linked: (linked) => Promise.resolve(files.get(linked.hash)),
+  }
+}
