@@ -42,6 +42,12 @@ export async function withSweeper(page: Page): Promise<void> {
     import { openHiddenFrame } from './app/live/hidden-frame'
     const sweeper = createSweeper()
     globalThis.sweepOf = (site) => sweeper.run(site, site.pages[0], { signal: new AbortController().signal })
+    globalThis.freshSweepOf = async (site) => {
+      const fresh = createSweeper()
+      const found = await fresh.run(site, site.pages[0], { signal: new AbortController().signal })
+      fresh.close()
+      return found
+    }
     globalThis.openHiddenFrame = openHiddenFrame`)
   await page.evaluate(script)
 }

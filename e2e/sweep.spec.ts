@@ -1,10 +1,12 @@
 import { chooserOf } from '#core/edits/edits.fixture'
 import type { Block, Section } from '#core/blocks/index'
 import { pixels } from '#core/values/length'
+import type { WidthFinding } from '#core/sweep/find'
 import { composed, expect, openSite, test } from './application'
 import { group, section, siteOf, sweepOf, withSweeper, worded } from './sweep.fixture'
 
 const PAGES = 200
+const PAGES_EDITED = 24
 const WORDS = 'the dome opens at dusk and the tea is hot when all of you are here'.split(' ')
 
 /** Margin left of the first column, px, as the breakpoints of a new site have it. */
@@ -100,6 +102,71 @@ test('faults that are put into 200 pages are found at their very px, and none on
       if (!range || !ends) wrong.push(`${seed}: ${kind} of ${block} at ${from} to ${to}, not ${JSON.stringify(found?.ranges)}`)
     }
   }
+  expect(wrong).toEqual([])
+})
+
+test('after edits of sections of 24 pages, what is found is what a run through all of the page finds', async ({ page, app }) => {
+  test.slow()
+  await page.goto(app.url)
+  await withSweeper(page)
+  const wrong: string[] = []
+  let planted = 0
+  for (let seed = 1; seed <= PAGES_EDITED; seed++) {
+    const choose = chooserOf(seed)
+    // Small links at the edges of sections are close to those of the next one, or to none.
+    const edge = (id: string): Section =>
+      section(
+        id,
+        Array.from({ length: 1 + choose.number(2) }, (_, n) => worded('link', `${id}${n}`, 'Up', { size: pixels(12) })),
+        { paddingTop: pixels(choose.number(2) * 12), paddingBottom: pixels(choose.number(2) * 12) },
+      )
+    const any = (n: number) => (choose.number(2) === 0 ? edge(`e${n}`) : twinOf(pageOf(seed * 100 + n).broken[0]!))
+    const renamed = (one: Section, n: number) => JSON.parse(JSON.stringify(one).replaceAll(/"id":"/g, `"id":"p${n}`)) as Section
+    let made = 0
+    const fresh = () => renamed(any(made), made++)
+    const first = Array.from({ length: 4 }, fresh)
+    const steps = Array.from({ length: 3 }, () => 0).reduce<Section[][]>(
+      (all) => {
+        const [now, at, how] = [[...all.at(-1)!], choose.number(4), choose.number(3)]
+        if (how === 0) now.splice(at, 1)
+        else if (how === 1) now.splice(at, 0, fresh())
+        else now.splice(at, 1, fresh())
+        return [...all, now]
+      },
+      [first],
+    )
+    const site = siteOf('Edited', first)
+    const [after, anew] = await page.evaluate(
+      async ([given, lists]) => {
+        type Run = (site: unknown) => Promise<{ findings: unknown[] }>
+        const { sweepOf: run, freshSweepOf } = globalThis as unknown as { sweepOf: Run; freshSweepOf: Run }
+        const whole = given as { pages: object[] }
+        // As in a session: sections that were not edited stay the same objects.
+        const kept = new Map<string, unknown>()
+        const same = (one: unknown) => {
+          const key = JSON.stringify(one)
+          if (!kept.has(key)) kept.set(key, one)
+          return kept.get(key)
+        }
+        let last: unknown
+        let found: unknown[] = []
+        for (const list of lists as unknown[][]) {
+          last = { ...whole, pages: [{ ...whole.pages[0], sections: list.map(same) }] }
+          found = (await run(last)).findings
+        }
+        return [found, (await freshSweepOf(last)).findings]
+      },
+      [site, steps] as unknown[],
+    )
+    // Of widths that are as bad as each other to a px, either may be the worst.
+    const told = (list: unknown[] | undefined) =>
+      (list as WidthFinding[]).map(({ kind, block, beside, ranges }) => JSON.stringify({ kind, block, beside, ranges })).sort()
+    const [kept, found] = [told(after), told(anew)]
+    for (const one of kept.filter((each) => !found.includes(each))) wrong.push(`${seed}: kept ${one}`)
+    for (const one of found.filter((each) => !kept.includes(each))) wrong.push(`${seed}: missed ${one}`)
+    planted += found.filter((one) => one.includes('smallTarget')).length
+  }
+  expect(planted).toBeGreaterThan(PAGES_EDITED / 4)
   expect(wrong).toEqual([])
 })
 

@@ -1,4 +1,6 @@
 import { type AtBreakpoint, idleBreakpoints } from '#core/sweep/at-breakpoints'
+import { atEdges, hangsOnOthers } from '#core/sweep/edges'
+import { factsOf } from '#core/sweep/facts'
 import { createFinder, idleFinding, inOrder, type WidthFinding } from '#core/sweep/find'
 import { sweep } from '#core/sweep/sweep'
 import { STEP, SWEPT, widthsAtBreakpoints } from '#core/sweep/widths'
@@ -77,17 +79,25 @@ export function createSweeper(stress?: Stress): Sweeper {
       const n = sections.indexOf(one)
       return { above: sections[n - 1], below: sections[n + 1] }
     }
-    const dirty = concerned.filter((one) => {
-      const before = known.get(one)
+    /** Whether a section is as it was, though another stands beside it. */
+    const isBeside = (one: Section) => {
       const { above, below } = stands(one)
-      return !before || !isSameContext(before.context, site) || before.above !== above || before.below !== below
-    })
+      const before = known.get(one)!
+      return before.above !== above || before.below !== below
+    }
+    const stale = new Set<Section>()
+    const touched: Section[] = []
+    for (const one of concerned) {
+      const before = known.get(one)
+      if (!before || !isSameContext(before.context, site) || (isBeside(one) && hangsOnOthers(before.findings))) stale.add(one)
+      else if (isBeside(one)) touched.push(one)
+    }
     let widths = 0
-    if (dirty.length > 0) {
+    if (stale.size + touched.length > 0) {
       const hidden = await frameFor(site)
       // What has not changed, and is no neighbour of what has, is not even laid out: none is wider for it.
-      const shown = sections.filter((one, n) =>
-        [sections[n - 1], one, sections[n + 1]].some((each) => each && dirty.includes(each)),
+      const shown = sections.filter(
+        (one, n) => touched.includes(one) || [sections[n - 1], one, sections[n + 1]].some((each) => each && stale.has(each)),
       )
       await hidden.show(site, { ...page, sections: shown }, stress?.css)
       const finder = createFinder(site, shown, heightFor, stress?.mirrored)
@@ -104,7 +114,7 @@ export function createSweeper(stress?: Stress): Sweeper {
       look(SWEPT.to)
       const first = widthsAtBreakpoints(site.breakpoints)
       const run = sweep(swept.from, swept.to, STEP, first)
-      const expected = (swept.to - swept.from) / STEP + first.length + 10 * dirty.length
+      const expected = (swept.to - swept.from) / STEP + first.length + 10 * stale.size
       let [next, since] = [run.next(), performance.now()]
       while (!next.done) {
         if (signal.aborted) return undefined
@@ -116,13 +126,20 @@ export function createSweeper(stress?: Stress): Sweeper {
         since = performance.now()
       }
       const { findings, at } = finder.findings(next.value)
-      for (const section of dirty)
-        known.set(section, {
-          context: site,
-          ...stands(section),
-          findings: findings.filter((one) => one.section === section.id),
-          at: at.filter((one) => one.section === section.id),
-        })
+      const of = <T extends { section?: string }>(section: Section, list: readonly T[]) =>
+        list.filter((one) => one.section === section.id)
+      for (const section of stale)
+        known.set(section, { context: site, ...stands(section), findings: of(section, findings), at: of(section, at) })
+      if (touched.length > 0) {
+        const facts = factsOf(site, sections)
+        const ids = new Set(shown.map((one) => one.id))
+        const sectionOf = (block: string) => facts.get(block)?.section.id
+        for (const section of touched) {
+          const before = known.get(section)!
+          const held = atEdges(before.findings, of(section, findings), sectionOf, (one) => ids.has(one))
+          known.set(section, { ...before, context: site, ...stands(section), findings: held })
+        }
+      }
     }
     const all = concerned.flatMap((one) => known.get(one) ?? [])
     const idle = idleBreakpoints(

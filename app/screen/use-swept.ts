@@ -5,7 +5,7 @@ import { useSession } from '../session/context'
 import { pageOf } from '../session/store'
 
 /** How long after an edit the page is run through its widths again, ms. */
-const REST = 400
+const REST = 200
 
 /** What the sweep knows of the page: what it found last, how far it is, 0 to 1, and the sweeper, for what is only tried. */
 export type SweptState = { swept: Swept | null; share: number; sweeper: Sweeper | null }
