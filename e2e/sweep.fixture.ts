@@ -5,6 +5,7 @@ import type { Block, Section } from '#core/blocks/index'
 import { newBlock, newSection } from '#core/blocks/defaults'
 import type { Site } from '#core/site/schema'
 import type { StyleValues } from '#core/style/registry'
+import type { StressName } from '#core/stress/index'
 import type { WidthFinding } from '#core/sweep/find'
 import { testIds } from '#core/values/ids.fixture'
 import { openStore } from '#server/database'
@@ -40,10 +41,11 @@ export function keep(app: Application, site: Site): string {
 export async function withSweeper(page: Page): Promise<void> {
   const script = await bundled(`import { createSweeper } from './app/live/sweeper'
     import { openHiddenFrame } from './app/live/hidden-frame'
+    import { stressOf } from './core/stress/index'
     const sweeper = createSweeper()
     globalThis.sweepOf = (site) => sweeper.run(site, site.pages[0], { signal: new AbortController().signal })
-    globalThis.freshSweepOf = async (site) => {
-      const fresh = createSweeper()
+    globalThis.freshSweepOf = async (site, stress) => {
+      const fresh = createSweeper(stress && stressOf(stress))
       const found = await fresh.run(site, site.pages[0], { signal: new AbortController().signal })
       fresh.close()
       return found
@@ -54,3 +56,11 @@ export async function withSweeper(page: Page): Promise<void> {
 
 export const sweepOf = (page: Page, site: Site): Promise<{ findings: WidthFinding[]; widths: number; took: number }> =>
   page.evaluate((one) => (globalThis as unknown as { sweepOf: (site: unknown) => Promise<never> }).sweepOf(one), site as unknown)
+
+/** The same by a sweeper of its own, of a page that is put to something. */
+export const stressedSweepOf = (page: Page, site: Site, stress: StressName): Promise<{ findings: WidthFinding[] }> =>
+  page.evaluate(
+    ([one, name]) =>
+      (globalThis as unknown as { freshSweepOf: (site: unknown, name: unknown) => Promise<never> }).freshSweepOf(one, name),
+    [site, stress] as unknown[],
+  )

@@ -1,12 +1,14 @@
 import { chooserOf } from '#core/edits/edits.fixture'
 import type { Block, Section } from '#core/blocks/index'
 import { pixels } from '#core/values/length'
+import { stressOf } from '#core/stress/index'
 import type { WidthFinding } from '#core/sweep/find'
 import { composed, expect, openSite, test } from './application'
-import { group, section, siteOf, sweepOf, withSweeper, worded } from './sweep.fixture'
+import { group, section, siteOf, stressedSweepOf, sweepOf, withSweeper, worded } from './sweep.fixture'
 
 const PAGES = 200
 const PAGES_EDITED = 24
+const PAGES_STRESSED = 24
 const WORDS = 'the dome opens at dusk and the tea is hot when all of you are here'.split(' ')
 
 /** Margin left of the first column, px, as the breakpoints of a new site have it. */
@@ -80,6 +82,21 @@ function pageOf(seed: number): { clean: Section[]; broken: Section[]; planted: P
   return { clean: sections.map((one) => one.clean), broken: sections.map((one) => one.broken), planted }
 }
 
+/** What of the clean twins was found to be a fault, and what was planted and not found where it is. */
+function notAsPlanted(findings: readonly WidthFinding[], clean: readonly Section[], planted: readonly Planted[]): string[] {
+  const wrong = findings
+    .filter(({ fault, section: at }) => fault && clean.some(({ id }) => id === at))
+    .map((one) => `, clean: ${one.sentence} ${JSON.stringify(one.ranges)}`)
+  for (const { kind, block, from, to, spare = 0 } of planted) {
+    const found = findings.find((one) => one.kind === kind && one.block === block)
+    const wanted = planted.filter((one) => one.block === block)
+    const range = found?.ranges.find((one) => one.from === from)
+    const ends = to === -1 || (range && Math.abs(range.to - to) <= spare && found!.ranges.length === wanted.length)
+    if (!range || !ends) wrong.push(`: ${kind} of ${block} at ${from} to ${to}, not ${JSON.stringify(found?.ranges)}`)
+  }
+  return wrong
+}
+
 test('faults that are put into 200 pages are found at their very px, and none on the same pages without them', async ({
   page,
   app,
@@ -92,15 +109,31 @@ test('faults that are put into 200 pages are found at their very px, and none on
     const { clean, broken, planted } = pageOf(seed)
     // Both as one page: each section is judged by itself.
     const { findings } = await sweepOf(page, siteOf('Both', [...clean, ...broken]))
-    for (const one of findings.filter(({ fault, section: at }) => fault && clean.some(({ id }) => id === at)))
-      wrong.push(`${seed}, clean: ${one.sentence} ${JSON.stringify(one.ranges)}`)
-    for (const { kind, block, from, to, spare = 0 } of planted) {
-      const found = findings.find((one) => one.kind === kind && one.block === block)
-      const wanted = planted.filter((one) => one.block === block)
-      const range = found?.ranges.find((one) => one.from === from)
-      const ends = to === -1 || (range && Math.abs(range.to - to) <= spare && found!.ranges.length === wanted.length)
-      if (!range || !ends) wrong.push(`${seed}: ${kind} of ${block} at ${from} to ${to}, not ${JSON.stringify(found?.ranges)}`)
+    wrong.push(...notAsPlanted(findings, clean, planted).map((one) => `${seed}${one}`))
+  }
+  expect(wrong).toEqual([])
+})
+
+test('under stress that changes no width, planted faults are at the same px; at one width, those that hold there are found', async ({
+  page,
+  app,
+}) => {
+  test.slow()
+  await page.goto(app.url)
+  await withSweeper(page)
+  const wrong: string[] = []
+  for (let seed = 1; seed <= PAGES_STRESSED; seed++) {
+    const { clean, broken, planted } = pageOf(seed)
+    const site = siteOf('Both', [...clean, ...broken])
+    for (const stress of ['rtl', 'forced'] as const) {
+      const { findings } = await stressedSweepOf(page, site, stress)
+      wrong.push(...notAsPlanted(findings, clean, planted).map((one) => `${stress} ${seed}${one}`))
     }
+    const { width } = stressOf('reflow')
+    const here = planted.filter(({ from, to }) => from <= width! && (to === -1 || width! <= to))
+    const { findings } = await stressedSweepOf(page, site, 'reflow')
+    const held = here.map((one) => ({ ...one, from: width!, to: width! }))
+    wrong.push(...notAsPlanted(findings, clean, held).map((one) => `reflow ${seed}${one}`))
   }
   expect(wrong).toEqual([])
 })
