@@ -34,6 +34,7 @@ export default [
   route('fonts.css', 'routes/fonts-css.ts'),
   route('fonts/:file', 'routes/font.ts'),
   route('spelling', 'routes/spelling.ts'),
+  route('hyphens', 'routes/hyphens.ts'),
   route('icons', 'routes/icons.ts'),
   route('icons/own', 'routes/own-icon.ts'),
   route('shapes/own', 'routes/own-shape.ts'),

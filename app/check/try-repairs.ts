@@ -6,6 +6,9 @@ import type { WidthFinding } from '#core/sweep/find'
 import { isMended } from '#core/sweep/mended'
 import { candidatesFor } from '#core/sweep/repairs/index'
 import type { Sweeper } from '../live/sweeper'
+import { findBlock } from '#core/site/tree'
+import { wordsToPart } from '#core/sweep/repairs/hyphens'
+import { ask } from '../ui/ask'
 import { makeId } from '../session/store'
 
 /** Most repairs that are offered of one finding. */
@@ -26,7 +29,9 @@ export async function tryRepairs(
   sweeper: Sweeper,
   { signal, onTried }: Trying,
 ): Promise<void> {
-  const candidates = candidatesFor(finding, site, makeId)
+  const parts = await partsOf(finding, site, signal)
+  if (signal.aborted) return
+  const candidates = candidatesFor(finding, site, makeId, parts)
   const found: Repair[] = []
   onTried(0, candidates.length, found)
   for (const [n, candidate] of candidates.entries()) {
@@ -37,6 +42,20 @@ export async function tryRepairs(
     if (!signal.aborted) onTried(n + 1, candidates.length, [...found])
   }
   if (!signal.aborted) onTried(candidates.length, candidates.length, [...found])
+}
+
+/** The long words of a finding's block with soft hyphens where their language parts them; none where that cannot be had. */
+async function partsOf(finding: WidthFinding, site: Site, signal: AbortSignal): Promise<ReadonlyMap<string, string>> {
+  const { language } = site
+  const words = wordsToPart(finding, finding.block === undefined ? undefined : findBlock(site, finding.block)?.block, language)
+  if (words.length === 0) return new Map()
+  const answer = await ask<string[]>('The words were not parted', '/hyphens', {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ language, words }),
+    signal,
+  })
+  return new Map(Array.isArray(answer) ? words.map((word, n) => [word, answer[n] ?? word]) : [])
 }
 
 async function mends(

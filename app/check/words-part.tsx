@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react'
 import { calledFirst } from '#core/blocks/called'
-import { overFindings, type WordsOver } from '#core/legibility/words-over'
+import { overFindings, type WordsOver } from '#core/analysis/words-over'
 import type { Page, Site } from '#core/site/schema'
 import { findBlock } from '#core/site/tree'
 import { sweepWords } from '../live/sweep-words'

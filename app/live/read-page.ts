@@ -23,6 +23,8 @@ type Kept = {
 
 /** Where words may be parted: at spaces, after hyphens and slashes, at soft hyphens. */
 const WORD = /[^\s\u00ad\u200b\-‐–—/]+[-‐–—/]?/gu
+/** A whole word, whatever it may be parted at. */
+const WHOLE = /[^\s\u200b]+/gu
 /** Overflow that shows nothing of what goes past. */
 const CUT = /hidden|clip/
 /** Letters from which a word can be wider than anything that it stands in. */
@@ -56,7 +58,9 @@ export function createReader(root: Document): Reader {
     const all = root.createRange()
     all.setStartBefore(texts[0]!)
     all.setEndAfter(texts.at(-1)!)
-    const words = texts.flatMap((text) => [...text.data.matchAll(WORD)].map((match) => ({ text, at: match.index, word: match[0] })))
+    const found = (pattern: RegExp) =>
+      texts.flatMap((text) => [...text.data.matchAll(pattern)].map((match) => ({ text, at: match.index, word: match[0] })))
+    const words = found(WORD)
     const rangeOf = ({ text, at, word }: (typeof words)[number]) => {
       const range = root.createRange()
       range.setStart(text, at)
@@ -72,7 +76,8 @@ export function createReader(root: Document): Reader {
       if (!widest || letters > widest.letters) widest = { range, letters }
     }
     const characters = texts.reduce((sum, one) => sum + one.data.replace(/\s+/g, ' ').trim().length, 0)
-    const last = words.length > 1 ? ([rangeOf(words.at(-2)!), rangeOf(words.at(-1)!)] as [Range, Range]) : null
+    const whole = found(WHOLE).slice(-2)
+    const last = whole.length > 1 ? (whole.map(rangeOf) as [Range, Range]) : null
     return { ...none, all, characters, widest, last }
   }
 

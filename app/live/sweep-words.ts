@@ -1,6 +1,6 @@
 import { hasWords } from '#core/blocks/tree'
 import { viewportHeightFor } from '#core/grid/viewport-height'
-import type { WordsOver } from '#core/legibility/words-over'
+import type { WordsOver } from '#core/analysis/words-over'
 import type { At } from '#core/motion/state'
 import type { Page, Site } from '#core/site/schema'
 import { findBlock, type Place } from '#core/site/tree'

@@ -144,6 +144,13 @@ export function reconcile(site: Site, deck: Deck, options: ReconcileOptions): Ed
     )
   }
 
+  /**
+   * True for words that are the same but for soft hyphens, which those who send copy know nothing of. Who writes in the deck
+   * itself has them there, and may take them out.
+   */
+  const saysSame = (before: string, next: string) =>
+    before === next || (options.missing === 'keep' && !next.includes('\u00ad') && before.replaceAll('\u00ad', '') === next)
+
   /** Brings one run of passages, those of an entry or the section's own, to another. */
   function passages(run: Run, next: readonly Passage[]) {
     const { page, old, entry } = run
@@ -151,7 +158,7 @@ export function reconcile(site: Site, deck: Deck, options: ReconcileOptions): Ed
     const nextKeys = new Map(next.map((one) => [one, key(one)]))
     const cost = (a: HeldPassage, b: Passage) => {
       const text = oldKeys.get(a)!
-      return text === nextKeys.get(b) ? 0 : seemingRole(a, text) === b.role ? 1 : OTHER_ROLE
+      return saysSame(text, nextKeys.get(b)!) ? 0 : seemingRole(a, text) === b.role ? 1 : OTHER_ROLE
     }
     const steps = align(run.passages, next, cost, 0.9)
     // What the words that are read next are read after: the last slot before them, or their section.
@@ -160,7 +167,7 @@ export function reconcile(site: Site, deck: Deck, options: ReconcileOptions): Ed
       const before = from === undefined ? undefined : run.passages[from]!
       const after = to === undefined ? undefined : { ...next[to]!, entry }
       if (before && after) {
-        const changed = oldKeys.get(before) !== nextKeys.get(next[to!]!)
+        const changed = !saysSame(oldKeys.get(before)!, nextKeys.get(next[to!]!)!)
         if (changed || isElsewhere(before, page, old, behind)) setWords(before, after, page, old, behind)
         else if ('unplaced' in before) read.push(before.unplaced)
         if ('block' in before && options.missing === 'go') behind = before.block

@@ -9,6 +9,7 @@ import type { Site } from '#core/site/schema'
 import { markdownOfDocx } from './docx'
 import { readFilmFile } from './film-file'
 import { cutTo, readFontFile } from './font-file'
+import { hyphenated } from './hyphens'
 import { outlineOf } from './letter'
 import { unknownWords } from './spelling'
 
@@ -42,6 +43,7 @@ export const JOBS = {
   print,
   letter: outlineOf,
   spell: unknownWords,
+  hyphens: hyphenated,
   zip: (files: Zippable): Uint8Array<ArrayBuffer> => zipSync(files, { mtime: new Date(1980, 0, 1) }),
 }
 

@@ -10,6 +10,7 @@ import type { MakeId } from '#core/values/ids'
 import type { WidthFinding } from '../find'
 import { withBreakpointBelow } from '../with-breakpoint'
 import { fewerColumns } from './fewer-columns'
+import { withSoftHyphens } from './hyphens'
 import { larger } from './larger'
 import { lineLength } from './line-length'
 import { loosen } from './loosen'
@@ -58,8 +59,14 @@ const MOST = 14
 /**
  * Changes that could mend a finding, the gentlest first: at the range of widths that it stands in, or below a breakpoint
  * that is set exactly where it ends.
+ * @param parts long words of its block with their soft hyphens, as far as they are known
  */
-export function candidatesFor(finding: WidthFinding, site: Site, makeId: MakeId): Repair[] {
+export function candidatesFor(
+  finding: WidthFinding,
+  site: Site,
+  makeId: MakeId,
+  parts: ReadonlyMap<string, string> = new Map(),
+): Repair[] {
   if (finding.kind === 'idleBreakpoint') {
     const breakpoints = site.breakpoints.filter((one) => one.below !== finding.worst)
     return [{ label: 'Take the breakpoint away', edit: { kind: 'site', field: 'breakpoints', value: breakpoints } }]
@@ -86,7 +93,7 @@ export function candidatesFor(finding: WidthFinding, site: Site, makeId: MakeId)
   const { below } = site.breakpoints[widest]!
   const id = makeId()
   const added = withBreakpointBelow(site.breakpoints, to + 1, id)
-  return remedies
+  const changes = remedies
     .flatMap((made): Repair[] => {
       const remedy = { ...made, values: withoutIdle(made.values, placed(site, made.block, range)) }
       if (Object.keys(remedy.values).length === 0) return []
@@ -105,7 +112,7 @@ export function candidatesFor(finding: WidthFinding, site: Site, makeId: MakeId)
     })
     .filter(({ label }, n, all) => all.findIndex((one) => one.label === label) === n)
     .filter(({ edit }) => editSchema.safeParse(edit).success)
-    .slice(0, MOST)
+  return [...withSoftHyphens(place.block, site.language, parts), ...changes].slice(0, MOST)
 }
 
 /** The values of a block that hold at a range. */
