@@ -19,7 +19,7 @@ export function* hrefsIn(spans: readonly Span[]): Generator<string> {
 }
 
 /** What is wrong with an address within the site; `undefined` if it leads somewhere. */
-function problemOf(href: string, page: Page, site: Site, anchors: Map<string, string>): string | undefined {
+function problemOf(href: string, page: Page, site: Site, anchors: ReadonlyMap<string, string>): string | undefined {
   const { path, anchor, page: other } = ownParts(site, href)!
   const target = path === '' ? page : other
   if (!target) return `leads to “${path}”, which is no page of this site.`
@@ -32,7 +32,7 @@ function problemOf(href: string, page: Page, site: Site, anchors: Map<string, st
 }
 
 /** What is wrong with a link of a block; `undefined` if it leads somewhere or is not of this site. */
-export function linkProblem(link: Link, page: Page, site: Site, anchors: Map<string, string>): string | undefined {
+export function linkProblem(link: Link, page: Page, site: Site, anchors: ReadonlyMap<string, string>): string | undefined {
   if ('href' in link) return isOwn(link.href) ? problemOf(link.href, page, site, anchors) : undefined
   if ('file' in link) return fileAddresses(site).has(link.file) ? undefined : 'leads to a file that is gone.'
   const target = site.pages.find((one) => one.id === link.page)

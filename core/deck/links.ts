@@ -24,7 +24,7 @@ export function deckLinks(site: Site): DeckLinks {
 }
 
 function makeLinks(site: Site): DeckLinks {
-  let anchors: Map<string, string> | undefined
+  let anchors: ReadonlyMap<string, string> | undefined
   const anchorOf = () => (anchors ??= sectionClasses(site))
   return {
     write(link) {

@@ -69,21 +69,33 @@ function reservedWords(site: Site): Set<string> {
  * Class names of a site's sections by id, one for each section of any page, since all pages share one stylesheet.
  * No name is the beginning of another up to a hyphen, so that the names of their blocks cannot meet either.
  */
-export function sectionClasses(site: Site): Map<string, string> {
+export function sectionClasses(site: Site): ReadonlyMap<string, string> {
+  let classes = classesOf.get(site)
+  if (!classes) classesOf.set(site, (classes = namedSections(site)))
+  return classes
+}
+
+/** They are asked for by all that looks at links, many times of a site. */
+const classesOf = new WeakMap<Site, ReadonlyMap<string, string>>()
+
+/** The beginnings of a name, each up to one of its hyphens. */
+const beginnings = (name: string): string[] => [...name.matchAll(/-/g)].map(({ index }) => name.slice(0, index))
+
+function namedSections(site: Site): ReadonlyMap<string, string> {
   const reserved = reservedWords(site)
   const taken = new Set<string>()
+  /** Beginnings of names that are taken, but for those of names that are only numbered. */
+  const begun = new Set<string>()
   const classes = new Map<string, string>()
   for (const page of site.pages) {
     for (const section of page.sections) {
       let wanted = slug(sectionName(section))
       if (reserved.has(wanted.split('-')[0]!)) wanted = `section-${wanted}`
-      if (wanted.includes('-')) {
-        const clash = [...taken].some((other) => wanted.startsWith(`${other}-`))
-        if (clash) wanted = wanted.replaceAll('-', '')
-      }
-      while ([...taken].some((other) => other.startsWith(`${wanted}-`) && !/^\d+$/.test(other.slice(wanted.length + 1))))
-        wanted += 's'
-      classes.set(section.id, unique(wanted, taken))
+      if (beginnings(wanted).some((one) => taken.has(one))) wanted = wanted.replaceAll('-', '')
+      while (begun.has(wanted)) wanted += 's'
+      const name = unique(wanted, taken)
+      for (const one of beginnings(name)) if (!/^\d+$/.test(name.slice(one.length + 1))) begun.add(one)
+      classes.set(section.id, name)
     }
   }
   return classes

@@ -79,7 +79,7 @@ export const listedPages = (site: Site): ListedPage[] =>
 export function createRenderer(options: RenderOptions) {
   let memory = new WeakMap<Block, Entry>()
   let shared: Shared | undefined
-  let classes: { sections: Section[]; map: Map<string, string> } | undefined
+  let classes: { sections: Section[]; map: ReadonlyMap<string, string> } | undefined
   let pictures = new Map<string, Site['pictures'][number]>()
   let pages: ListedPage[] = []
 
@@ -94,7 +94,7 @@ export function createRenderer(options: RenderOptions) {
   const printing: PicturesPrinted = { find: still, fill: fillPicture(options.addresses, still), boxed: manyFormats }
 
   /** Class names of the sections; worked out again only when sections come, go, move or change their names. */
-  function classesOf(site: Site): Map<string, string> {
+  function classesOf(site: Site): ReadonlyMap<string, string> {
     let at = 0
     let same = classes !== undefined
     for (const page of site.pages) {
@@ -236,7 +236,7 @@ export function createRenderer(options: RenderOptions) {
     section: Section,
     name: string,
     sights: (() => Sights) | undefined,
-    map: Map<string, string>,
+    map: ReadonlyMap<string, string>,
     panels: ReadonlyMap<string, PanelOfPage>,
   ): Within => ({
     site,

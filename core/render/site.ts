@@ -75,7 +75,12 @@ export type PrintedSite = {
 /** What may be typed into the fields of a form, besides what the page shows. */
 const TYPED = Array.from({ length: 95 }, (_, i) => String.fromCharCode(32 + i)).join('')
 
-function linkTo(site: Site, anchors: Map<string, string>, address: (page: Page) => string, file?: (file: LinkedFile) => string) {
+function linkTo(
+  site: Site,
+  anchors: ReadonlyMap<string, string>,
+  address: (page: Page) => string,
+  file?: (file: LinkedFile) => string,
+) {
   return (link: Link): string => {
     const found = 'href' in link ? linkOfHref(site, link.href, anchors) : link
     if (!found) return 'href' in link ? link.href : '#'
@@ -133,11 +138,11 @@ export function printHtml(tree: Root, style: Layout): string {
 const isStill = ({ engine }: Pick<PrintOptions, 'engine'>): boolean => engine === 'calm' || engine === 'checked'
 
 /** The whole stylesheet of a site: fonts, tokens and rules that are used, and no more. */
-function stylesheet(
+export function stylesheet(
   site: Site,
   rules: readonly Rule[],
   trees: readonly Root[],
-  options: PrintOptions,
+  options: Pick<PrintOptions, 'style' | 'engine'> & { addresses: Pick<PrintOptions['addresses'], 'font'> },
 ): { css: string; fonts: FontFile[] } {
   const classes = new Set<string>()
   const tags = new Set<string>()
