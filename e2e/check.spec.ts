@@ -36,6 +36,9 @@ test('a page that is broken in six ways is found to be, at exact widths; five ar
   await page.goto(`${address}/check`)
   await swept(page)
   await expect(page.locator('[data-faults]')).toHaveAttribute('data-faults', '7')
+  // What is found counts in the path.
+  const step = page.getByRole('link', { name: /^Check/ })
+  await expect(step).toHaveAttribute('title', /▲ Nothing is broken at any width: 7 faults left/)
   // The two links that are too close are two.
   const kinds = ['pastWindow', 'brokenWord', 'smallWords', 'secondLine', 'smallTarget', 'overEachOther']
   for (const kind of kinds) await expect(row(page, kind)).toHaveCount(kind === 'smallTarget' ? 2 : 1)
@@ -75,6 +78,7 @@ test('a page that is broken in six ways is found to be, at exact widths; five ar
   await over.getByRole('textbox').fill('The words are meant to lie over the heading.')
   await over.getByRole('button', { name: 'Keep as no fault' }).click()
   await expect(page.locator('[data-faults]')).toHaveAttribute('data-faults', '0')
+  await expect(step).toHaveAttribute('title', /● Nothing is broken at any width/)
   await saved(page)
 
   // Kept with the site, with its reason.

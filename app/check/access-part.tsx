@@ -5,6 +5,7 @@ import type { Finding } from '#core/analysis/finding'
 import type { Page } from '#core/site/schema'
 import { walkPage } from '#core/site/tree'
 import { useSession } from '../session/context'
+import { useNoted } from '../session/looked'
 import { FindingLists, type Shown, sorted } from './finding-lists'
 import { FocusOrder } from './focus-order'
 import { useAccess } from './use-access'
@@ -27,6 +28,7 @@ export function AccessPart({
     return [...findings.filter(isAboutAccess), ...(reads ? accessFindings(reads, blocks, language) : [])]
   }, [findings, reads, page, language])
   const { faults, others } = sorted(all, excuses, page.id)
+  useNoted('access', share === 1 && reads ? faults.length : undefined)
   const states = reads ? Math.max(0, ...reads.map((one) => one.of - 1)) : 0
   return (
     <section className="px-5 py-3" aria-labelledby="access-title">

@@ -86,6 +86,7 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
           <Tabs.Content value="widths" className="min-h-0 flex-1 overflow-y-auto outline-none" tabIndex={-1}>
             <WidthsPart
               swept={swept}
+              busy={busy}
               sweeper={sweeper}
               chosen={finding}
               onChoose={choose}

@@ -4,6 +4,7 @@ import { type StressName, stressOf } from '#core/stress/index'
 import { keyOf, type WidthFinding } from '#core/sweep/find'
 import { cleanStretch } from '#core/sweep/segments'
 import { useSession } from '../session/context'
+import { useNoted } from '../session/looked'
 import { pageOf } from '../session/store'
 import type { Sweeper, Swept } from '../live/sweeper'
 import type { Trial } from './check'
@@ -13,6 +14,8 @@ import { PartHead } from './part-head'
 
 type WidthsPartProps = {
   swept: Swept | null
+  /** True while it is run through again. */
+  busy: boolean
   sweeper: Sweeper | null
   chosen: WidthFinding | null
   onChoose: (finding: WidthFinding | null) => void
@@ -23,7 +26,7 @@ type WidthsPartProps = {
 }
 
 /** What is wrong at which widths: as a chart by section, and in sentences, the worst first. */
-export function WidthsPart({ swept, sweeper, chosen, onChoose, trial, onTry, stressed }: WidthsPartProps) {
+export function WidthsPart({ swept, busy, sweeper, chosen, onChoose, trial, onTry, stressed }: WidthsPartProps) {
   const page = useSession(pageOf)
   const excuses = useSession((state) => state.session.site.excuses)
   const [all, setAll] = useState(false)
@@ -32,6 +35,7 @@ export function WidthsPart({ swept, sweeper, chosen, onChoose, trial, onTry, str
   const open = found.filter((one) => !excused.includes(one))
   const faults = open.filter((one) => one.fault)
   const others = open.filter((one) => !one.fault)
+  useNoted('widths', swept && !busy && stressed === null ? faults.length : undefined)
   const row = (one: WidthFinding) => (
     <FindingRow
       key={keyOf(one)}

@@ -4,6 +4,7 @@ import { overFindings, type WordsOver } from '#core/analysis/words-over'
 import type { Page, Site } from '#core/site/schema'
 import { findBlock } from '#core/site/tree'
 import { sweepWords } from '../live/sweep-words'
+import { useNoted } from '../session/looked'
 import { FindingLists, type Shown, sorted } from './finding-lists'
 import { PartHead } from './part-head'
 
@@ -28,6 +29,7 @@ export function WordsPart({ site, page, onShow }: { site: Site; page: Page; onSh
   )
   const well = (found ?? []).filter((one) => one.ranges.length === 0)
   const faults = sorted(findings, site.excuses, page.id).faults.length
+  useNoted('words', share === 1 && found ? faults : undefined)
   return (
     <section className="px-5 py-3" aria-labelledby="words-title">
       <PartHead id="words-title" number={2} title="Words over pictures">

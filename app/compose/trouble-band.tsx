@@ -1,6 +1,7 @@
 import { Popover } from 'radix-ui'
 import { useEffect, useState } from 'react'
 import { rangesInWords } from '#core/analysis/finding'
+import { excuseOf } from '#core/site/excuse'
 import { rangeAt } from '#core/grid/columns'
 import { rangeScopes } from '#core/style/cascade'
 import { keyOf, type WidthFinding } from '#core/sweep/find'
@@ -10,7 +11,8 @@ import { type StressName, stressOf } from '#core/stress/index'
 import { StressChoice } from '../screen/stress-choice'
 import { useSwept } from '../screen/use-swept'
 import { useSession, useSessionStore } from '../session/context'
-import { edit, makeId, select, type SessionStore } from '../session/store'
+import { useNoted } from '../session/looked'
+import { edit, makeId, pageOf, select, type SessionStore } from '../session/store'
 import { FaultSign } from '../ui/fault-sign'
 import { afterPaint } from '../ui/lagging'
 
@@ -32,9 +34,13 @@ export function TroubleBand({ x }: { x: Axis }) {
     if (editing) setStressed(null)
   }, [editing])
   useEffect(() => () => store.setState({ stress: null }), [store])
-  const faults = swept?.findings.filter((one) => one.fault) ?? []
-  const others = (swept?.findings.length ?? 0) - faults.length
+  const excuses = useSession((state) => state.session.site.excuses)
+  const pageId = useSession((state) => pageOf(state).id)
+  const open = swept?.findings.filter((one) => !excuseOf(excuses, pageId, one)) ?? []
+  const faults = open.filter((one) => one.fault)
+  const others = open.length - faults.length
   const busy = share < 1
+  useNoted('widths', swept && !busy && stressed === null ? faults.length : undefined)
   return (
     <>
       <div className="absolute right-1 top-0.5 z-10">

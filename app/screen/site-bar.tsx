@@ -1,6 +1,7 @@
 import { Redo2, Undo2, UsersRound } from 'lucide-react'
 import { type ReactNode, useMemo } from 'react'
 import { useSessionStore, useSession } from '../session/context'
+import { useLooked } from '../session/looked'
 import { pageOf, redo, undo } from '../session/store'
 import { IconButton } from '../ui/button'
 import { useRested } from '../ui/lagging'
@@ -31,7 +32,8 @@ export function SiteBar({ screen, exportedRevision, onPages, tools, children }: 
   const undoStep = useSession((state) => state.undo.at(-1))
   const redoStep = useSession((state) => state.redo.at(-1))
   const exported = exportedRevision !== null && exportedRevision === revision
-  const steps = useMemo(() => stepsOf({ siteId, site, page, exported }), [siteId, site, page, exported])
+  const looked = useLooked()
+  const steps = useMemo(() => stepsOf({ siteId, site, page, exported, looked }), [siteId, site, page, exported, looked])
   return (
     <TopBar
       siteName={site.name}

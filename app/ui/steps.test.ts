@@ -6,7 +6,7 @@ import { newSection } from '#core/blocks/defaults'
 import { newSite } from '#core/site/defaults'
 import type { Site } from '#core/site/schema'
 import { walkPage } from '#core/site/tree'
-import { stepsOf } from './steps'
+import { type Looked, stepsOf } from './steps'
 
 const site = demoSite()
 const stepsFor = (of: Site, exported = false) => stepsOf({ siteId: 's', site: of, page: of.pages[0]!, exported })
@@ -29,6 +29,19 @@ describe('the path of the work', () => {
       stepsOf({ siteId: 's', site, page, exported: false }).find((one) => one.name === 'Check')!,
     )
     expect(checked.map((one) => one.complete)).toEqual(site.pages.map(() => true))
+  })
+
+  test('counts in Check what was found where the page was run; what was not looked at is not asked for', () => {
+    const check = (looked: Looked) =>
+      stepsOf({ siteId: 's', site, page: site.pages[0]!, exported: false, looked }).find((one) => one.name === 'Check')!
+    expect(check({ widths: 0, access: 0 }).complete).toBe(true)
+    const held = check({ widths: 2, words: 0 })
+    expect(held.complete).toBe(false)
+    expect(held.conditions.map((one) => one.what)).toEqual([
+      'Nothing is missing before launch',
+      'Nothing is broken at any width: 2 faults left',
+      'All words over pictures can be read',
+    ])
   })
 
   test('has nothing done on a new site', () => {

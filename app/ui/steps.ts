@@ -16,6 +16,22 @@ export type Step = { name: string; to: string; complete: boolean; conditions: Co
 const count = (number: number, one: string, many = `${one}s`): string => `${number} ${number === 1 ? one : many}`
 const not = (number: number, one: string, many?: string): string => (number === 0 ? '' : `: ${count(number, one, many)} left`)
 
+/** How many faults were found where a page has to be run to know: at its widths, of words over pictures, of access. */
+export type Looked = { widths?: number; words?: number; access?: number }
+
+const LOOKED: Record<keyof Looked, string> = {
+  widths: 'Nothing is broken at any width',
+  words: 'All words over pictures can be read',
+  access: 'Nothing keeps anybody out',
+}
+
+/** What was looked at counts; what was not is no condition yet. */
+const lookedAt = (looked: Looked): Condition[] =>
+  (Object.keys(LOOKED) as (keyof Looked)[]).flatMap((part) => {
+    const faults = looked[part]
+    return faults === undefined ? [] : [{ what: `${LOOKED[part]}${not(faults, 'fault')}`, met: faults === 0 }]
+  })
+
 type Rule = (site: Site, page: Page) => Condition[]
 
 const briefed: Rule = ({ brief }, page) => [
@@ -92,13 +108,19 @@ function conditionsOn(site: Site, page: Page): [string, Condition[]][] {
   return steps
 }
 
-/** The steps of the work on a page, and which are complete. */
-export function stepsOf({ siteId, site, page, exported }: { siteId: string; site: Site; page: Page; exported: boolean }): Step[] {
+type Asked = { siteId: string; site: Site; page: Page; exported: boolean; looked?: Looked }
+
+/** The steps of the work on a page, and which are complete. @param asked with what was found of the page by running it */
+export function stepsOf({ siteId, site, page, exported, looked = {} }: Asked): Step[] {
   const deliver: Condition[] = [{ what: 'The newest revision has been exported', met: exported }]
-  return [...conditionsOn(site, page), ['Deliver', deliver] as [string, Condition[]]].map(([name, conditions]) => ({
-    name,
-    to: `/sites/${siteId}/pages/${page.id}/${name.toLowerCase()}`,
-    complete: conditions.every((one) => one.met),
-    conditions,
-  }))
+  const all: [string, Condition[]][] = [...conditionsOn(site, page), ['Deliver', deliver]]
+  return all.map(([name, asked]) => {
+    const conditions = name === 'Check' ? [...asked, ...lookedAt(looked)] : asked
+    return {
+      name,
+      to: `/sites/${siteId}/pages/${page.id}/${name.toLowerCase()}`,
+      complete: conditions.every((one) => one.met),
+      conditions,
+    }
+  })
 }
