@@ -1,6 +1,9 @@
 import { isEndless } from '#core/motion/motion'
 import { furthest, spanOf } from '#core/motion/scene'
 import { type At, restingOf, stateAt } from '#core/motion/state'
+import type { Section } from '#core/blocks/index'
+import { walk } from '#core/blocks/tree'
+import type { Page } from '#core/site/schema'
 import type { Moved, Moving } from './moving'
 
 /** How many places of each motion are looked at, from its start to its end. */
@@ -27,11 +30,27 @@ function atOf({ motions, box }: Moved, { scene }: Moving, from: number, to: numb
   })
 }
 
+const paints = new WeakMap<Section, { plain: string | undefined }>()
+
+/** The colours that a section and all in it are filled with; none where there are pictures or gradients in it. */
+function plainPaint(section: Section | undefined): string | undefined {
+  if (!section) return undefined
+  let known = paints.get(section)
+  if (!known) {
+    const blocks = [...walk(section)]
+    const texts = blocks.map(({ style }) => JSON.stringify(style))
+    const isPlain = blocks.every(({ kind }, n) => kind !== 'picture' && !texts[n]!.includes('"fillLayers"'))
+    const fills = new Set(texts.flatMap((one) => one.match(/"(fill|around|behind)":\{[^}]*\}/g) ?? []))
+    paints.set(section, (known = { plain: isPlain ? [...fills].sort().join() : undefined }))
+  }
+  return known.plain
+}
+
 /**
  * Scroll positions at which words have to be looked at besides at rest: along all that moves in their section, while a group
  * shows the block that they are in, and, where they stay in the window, over each section that passes under them.
  */
-export function positionsOf(element: Element, moving: Moving): At[] {
+export function positionsOf(element: Element, moving: Moving, page: Page): At[] {
   const band = element.closest<HTMLElement>('.band')
   const section = moving.sections.find(({ id }) => id === band?.dataset.block)
   if (!band || !section) return []
@@ -46,9 +65,17 @@ export function positionsOf(element: Element, moving: Moving): At[] {
     const start = top - distance
     // Words that go with the whole page pass over all of it, those that stay in their section over that.
     const passed = holder === band ? moving.sections : [section]
-    return passed.flatMap(({ box }) =>
-      [0.25, 0.5, 0.75].map((share) => box.top + box.height * share - distance).filter((at) => at >= start && at <= start + way),
-    )
+    const known = new Set<string>()
+    return passed.flatMap(({ id, box }) => {
+      const paint = plainPaint(page.sections.find((one) => one.id === id))
+      // Of sections that are painted with the same plain colours one says as much as all.
+      if (paint !== undefined && known.has(paint)) return []
+      const at = (paint === undefined ? [0.25, 0.5, 0.75] : [0.5])
+        .map((share) => box.top + box.height * share - distance)
+        .filter((one) => one >= start && one <= start + way)
+      if (paint !== undefined && at.length > 0) known.add(paint)
+      return at
+    })
   })
   const all: At[] = [...moved, ...shown, ...over.map((scroll) => ({ scroll }))]
   const last = furthest(moving.scene)

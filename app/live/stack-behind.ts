@@ -176,6 +176,12 @@ export function stackBehind(site: Site, place: Place, view: StageView, range: nu
     const { position, layer } = valuesOf(block, looking)
     return Number(position === 'backdrop' || layer === 'behind')
   }
+  /** Sections that the words are over; of a long page, the others need not be walked. */
+  const sectionsUnder = () =>
+    site.pages[place.page]!.sections.filter(({ id }) => {
+      const element = view.frame.find(id)
+      return element && overlaps(rectOf(element), words)
+    })
   const chain = [...place.ancestors, place.block]
   chain.forEach((block, depth) => {
     const element = view.frame.find(block.id)
@@ -183,7 +189,7 @@ export function stackBehind(site: Site, place: Place, view: StageView, range: nu
     const values = valuesOf(block, looking)
     // What stays in the window is painted over all that passes under it.
     if (values.position === 'sticky')
-      for (const one of place.ancestors[depth - 1]?.children ?? site.pages[place.page]!.sections) if (one !== block) paintAll(one)
+      for (const one of place.ancestors[depth - 1]?.children ?? sectionsUnder()) if (one !== block) paintAll(one)
     paintBox(block, element, values)
     const branch = chain[depth + 1]
     if (!branch) return

@@ -58,7 +58,7 @@ export async function sweepWords(site: Site, page: Page, { signal, onProgress }:
         const found = await readOne(place)
         if (found) read.set(place, found)
         const element = hidden.frame.find(place.block.id)
-        for (const at of element ? positionsOf(element, moving) : [])
+        for (const at of element ? positionsOf(element, moving, page) : [])
           if (!isFading(element!, moving, at)) {
             const key = JSON.stringify(at)
             along.set(key, { at, places: [...(along.get(key)?.places ?? []), place] })
