@@ -149,6 +149,10 @@ test('words that move, that stay in the window, or that a motion leaves pale are
   const room = (height: number) => ({ minHeight: pixels(height) })
   const site = siteOf('Drift', [
     section('bar', [worded('text', 'home', 'Hollin Ridge', { ink: white })], { position: 'sticky', top: pixels(0) }),
+    // What has a ground of its own is as it is over all that passes under it.
+    section('own', [worded('text', 'solid', 'On its own ground', { ink: white })], {
+      ...{ position: 'sticky', top: pixels(240), fill: { hex: '#101418' } },
+    }),
     section('first', [worded('text', 'still', 'The dome opens at dusk', { ink: white })], { ...room(1400), fillLayers: dark }),
     section(
       'dawn',
@@ -197,4 +201,5 @@ test('words that move, that stay in the window, or that a motion leaves pale are
   await expect(found.getByRole('listitem').filter({ hasText: 'Hollin Ridge' })).toContainText('has 1.0 : 1')
   // What only comes into sight is read once it is there.
   await expect(part.getByRole('list', { name: 'Can be read' })).toContainText('So are we')
+  await expect(part).not.toContainText('On its own ground')
 })

@@ -9,6 +9,7 @@ import { pageFile } from '#core/render/own-links'
 import type { HeavyPicture, ViewWeight } from '#core/analysis/first-load'
 import type { Site } from '#core/site/schema'
 import type { Printed } from './threads/jobs'
+import { inThread } from './threads/pool'
 import { cutFonts, type FontSource, type PictureSource, printed } from './web-export'
 
 /** Bytes for each pixel of a file from which a picture is heavy, and the least that it weighs then. */
@@ -109,9 +110,10 @@ export async function weightsOf(
   const textOf = (file: string) => files.texts.find((one) => one.file === file)?.text ?? ''
   const css = textOf('style.css')
   const packedCss = packed(css)
-  const fonts = sum((await cutFonts(files, sources.font)).map(({ bytes }) => bytes?.length ?? 0))
+  const fonts = new Map((await cutFonts(files, sources.font)).map(({ file, bytes }) => [file, bytes?.length ?? 0]))
+  const named = await inThread(site, 'page-fonts', site, { ms: 60_000 })
   const weights: ViewWeight[] = []
-  for (const page of site.pages) {
+  for (const [n, page] of site.pages.entries()) {
     const html = textOf(pageFile(page))
     const tree = fromHtml(html)
     const images = imagesOf(tree)
@@ -120,7 +122,7 @@ export async function weightsOf(
       html: packed(html),
       css: packedCss,
       script: sum(['script.js', 'motion.js'].map((file) => (html.includes(`src="${file}"`) ? packed(textOf(file)) : 0))),
-      fonts,
+      fonts: sum(named[n]!.map((name) => fonts.get(`fonts/${name}`) ?? 0)),
     }
     for (const width of site.views)
       for (const density of [1, 2]) {

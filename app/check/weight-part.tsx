@@ -138,8 +138,8 @@ export function WeightPart({ page, onShow }: { page: Page; onShow: (at: Shown) =
         <FindingLists found={found} page={page} onShow={onShow} />
       </div>
       <p className="mt-3 text-label text-muted">
-        Texts are weighed as servers send them, packed; fonts are all that the site has, cut to its signs. Slow is{' '}
-        {SLOW.bits / 1_000_000} Mbit/s with {SLOW.trip * 1000} ms there and back; the time is worked out, not measured.
+        Texts are weighed as servers send them, packed; fonts are those that the page is set in, cut to the signs of the site. Slow
+        is {SLOW.bits / 1_000_000} Mbit/s with {SLOW.trip * 1000} ms there and back; the time is worked out, not measured.
       </p>
     </section>
   )

@@ -19,7 +19,9 @@ export function WordsPart({ site, page, onShow }: { site: Site; page: Page; onSh
     setProblem('')
     sweepWords(site, page, { signal: giveUp.signal, onProgress: setShare }).then(
       (all) => all && !giveUp.signal.aborted && setFound(all),
-      (error: unknown) => setProblem(`The words were not measured: ${error instanceof Error ? error.message : 'it did not work'}.`),
+      (error: unknown) =>
+        !giveUp.signal.aborted &&
+        setProblem(`The words were not measured: ${error instanceof Error ? error.message : 'it did not work'}.`),
     )
     return () => giveUp.abort()
   }, [site, page])

@@ -19,6 +19,8 @@ export type Stack = {
   layers: Layer[]
   /** The picture or the filled box over which a scrim would lie, and how many layers are under it. */
   scrimmed: { block: string; kind: 'scrim' | 'fillLayers'; after: number; instead: number; rect: Rect } | undefined
+  /** True where something passes under words that stay in the window, and nothing solid of their own hides it. */
+  passing: boolean
 }
 
 const WHITE: Rgba = { r: 255, g: 255, b: 255, a: 1 }
@@ -134,6 +136,7 @@ export function stackBehind(site: Site, place: Place, view: StageView, range: nu
     ground: readRgba(window.getComputedStyle(view.frame.document.body).backgroundColor) ?? WHITE,
     layers: [],
     scrimmed: undefined,
+    passing: false,
   }
   const around = {
     colour: (colour: Colour) => colourIn(colour, looking),
@@ -149,7 +152,7 @@ export function stackBehind(site: Site, place: Place, view: StageView, range: nu
     if (values.behind) stack.layers.push({ kind: 'behind', filter: values.behind, rect })
     const fill = readRgba(style.backgroundColor)
     if (fill?.a === 1 && covers(rect, words) && style.opacity === '1' && style.mixBlendMode === 'normal')
-      Object.assign(stack, { ground: fill, layers: [], scrimmed: undefined })
+      Object.assign(stack, { ground: fill, layers: [], scrimmed: undefined, passing: false })
     else if (fill && fill.a > 0) stack.layers.push({ kind: 'colour', colour: fill, rect, ...mixing(style) })
     if (values.fillLayers) {
       stack.layers.push(...layersOfFill(values.fillLayers, rect, around))
@@ -176,20 +179,24 @@ export function stackBehind(site: Site, place: Place, view: StageView, range: nu
     const { position, layer } = valuesOf(block, looking)
     return Number(position === 'backdrop' || layer === 'behind')
   }
-  /** Sections that the words are over; of a long page, the others need not be walked. */
-  const sectionsUnder = () =>
-    site.pages[place.page]!.sections.filter(({ id }) => {
-      const element = view.frame.find(id)
-      return element && overlaps(rectOf(element), words)
-    })
+  /** Whether the words are over a block; of a long page, the others need not be walked. */
+  const isUnder = ({ id }: Block) => {
+    const element = view.frame.find(id)
+    return element !== null && overlaps(rectOf(element), words)
+  }
   const chain = [...place.ancestors, place.block]
   chain.forEach((block, depth) => {
     const element = view.frame.find(block.id)
     if (!element) return
     const values = valuesOf(block, looking)
     // What stays in the window is painted over all that passes under it.
-    if (values.position === 'sticky')
-      for (const one of place.ancestors[depth - 1]?.children ?? sectionsUnder()) if (one !== block) paintAll(one)
+    if (values.position === 'sticky') {
+      const under = (place.ancestors[depth - 1]?.children ?? site.pages[place.page]!.sections).filter(
+        (one) => one !== block && isUnder(one),
+      )
+      under.forEach(paintAll)
+      stack.passing ||= under.length > 0
+    }
     paintBox(block, element, values)
     const branch = chain[depth + 1]
     if (!branch) return

@@ -50,7 +50,7 @@ export async function sweepWords(site: Site, page: Page, { signal, onProgress }:
       const view = { index: 0, width, scale: 1, frame: hidden.frame, gaps: new Map<string, number>() }
       const moving = measureMoving(site, page, view, height)
       // A picture that cannot be had is no ground to be measured.
-      const readOne = (place: Place, even?: boolean) => readOver(site, place, view, even).catch(() => undefined)
+      const readOne = (place: Place) => readOver(site, place, view).catch(() => undefined)
       const read = new Map<Place, AtWidth>()
       const along = new Map<string, { at: At; places: Place[] }>()
       for (const place of asked) {
@@ -70,8 +70,7 @@ export async function sweepWords(site: Site, page: Page, { signal, onProgress }:
           if (signal.aborted) break
           const { top, bottom } = hidden.frame.find(place.block.id)!.getBoundingClientRect()
           if (bottom <= at.scroll || top >= at.scroll + height) continue
-          const held = moving.sticky.some(({ element }) => element.contains(hidden.frame.find(place.block.id)!))
-          const found = await readOne(place, held)
+          const found = await readOne(place)
           const worst = worse(read.get(place), found && { ...found, scroll: at.scroll })
           if (worst) read.set(place, worst)
         }

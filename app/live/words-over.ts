@@ -142,14 +142,13 @@ export type Read = { ratio: number; needed: number }
 
 /**
  * How the words of a block can be read in a view, without what would mend them.
- * @param even true where words over what is even are measured as well
- * @returns nothing where they are not seen, or all behind them is even
+ * @returns nothing where they are not seen, or where all behind them is even and does not pass under them
  */
-export async function readOver(site: Site, place: Place, view: StageView, even = false): Promise<Read | undefined> {
+export async function readOver(site: Site, place: Place, view: StageView): Promise<Read | undefined> {
   const words = wordsIn(place, view)
   if (!words) return undefined
-  const { ground, layers } = stackBehind(site, place, view, rangeAt(site.breakpoints, view.width), words.rect)
-  if (!even && !layers.some(isUneven)) return undefined
+  const { ground, layers, passing } = stackBehind(site, place, view, rangeAt(site.breakpoints, view.width), words.rect)
+  if (!passing && !layers.some(isUneven)) return undefined
   const corner = { left: Math.round(words.rect.left), top: Math.round(words.rect.top) }
   const read = await legibility().worst({
     part: { width: Math.max(1, Math.round(words.rect.width)), height: Math.max(1, Math.round(words.rect.height)) },

@@ -4,8 +4,8 @@ import { createRenderer } from '#core/render/page'
 import { stylesheet } from '#core/render/site'
 import type { Page, Site } from '#core/site/schema'
 
-/** Colours and faces that a page really uses, whatever the style guide has besides. */
-export type PrintedValues = { hexes: ReadonlySet<string>; families: ReadonlySet<string> }
+/** Colours and faces that a page really uses, whatever the style guide has besides, and the names of the font files that it takes. */
+export type PrintedValues = { hexes: ReadonlySet<string>; families: ReadonlySet<string>; fonts: readonly string[] }
 
 const known = new WeakMap<
   Page,
@@ -38,7 +38,7 @@ export function valuesPrintedOn(site: Site, page: Page): PrintedValues {
   const { css, fonts } = stylesheet(alone, rules, [tree], { style: 'readable', addresses: { font: nowhere } })
   const hexes = new Set([...css.matchAll(/#([0-9a-f]{6})(?:[0-9a-f]{2})?\b/g)].map(([, hex]) => `#${hex}`))
   const families = new Set(fonts.map((file) => file.family.id))
-  const used = { hexes, families }
+  const used = { hexes, families, fonts: fonts.map((file) => file.name) }
   known.set(page, { guide: site.guide, directions: site.directions, breakpoints: site.breakpoints, used })
   return used
 }

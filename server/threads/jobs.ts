@@ -1,4 +1,5 @@
 import { zipSync, type Zippable } from 'fflate'
+import { valuesPrintedOn } from '#core/analysis/values-printed'
 import { readSiteFile, writeSiteZip } from '#core/formats/site-zip'
 import { cleanSvg } from '#core/formats/svg'
 import { webFiles, type WebFiles } from '#core/formats/web-files'
@@ -41,6 +42,7 @@ export const JOBS = {
   'read-film': readFilmFile,
   'cut-font': cutTo,
   print,
+  'page-fonts': (site: Site): (readonly string[])[] => site.pages.map((page) => valuesPrintedOn(site, page).fonts),
   letter: outlineOf,
   spell: unknownWords,
   hyphens: hyphenated,

@@ -1,4 +1,5 @@
 import { useNavigate } from 'react-router'
+import { RESULT, resultWidth } from '#core/analysis/result-width'
 import { addressSchema } from '#core/site/address'
 import type { Page } from '#core/site/schema'
 import { slug } from '#core/render/names'
@@ -25,6 +26,10 @@ function Text({ label, value, note, onTake }: TextProps) {
     </label>
   )
 }
+
+/** How wide a text is in results of search, which cut what is wider. */
+const cutNote = (what: keyof typeof RESULT, text: string): string =>
+  `${Math.round(resultWidth(text, RESULT[what].size))} of the ${RESULT[what].room} px that search results show`
 
 /** The page itself: its name, address, and what search results show of it. */
 export function PageColumn({ page }: { page: Page }) {
@@ -56,21 +61,13 @@ export function PageColumn({ page }: { page: Page }) {
       <Text
         label="Title"
         value={title}
-        note={
-          title === ''
-            ? `Without one, “${page.name} · ${site.name}” is used`
-            : `${title.length} characters; search results show about 60`
-        }
+        note={title === '' ? `Without one, “${page.name} · ${site.name}” is used` : cutNote('title', title)}
         onTake={(value) => set({ title: { ...page.title, [language]: value.slice(0, 200) } })}
       />
       <Text
         label="Description"
         value={description}
-        note={
-          description === ''
-            ? 'Search results show it under the title'
-            : `${description.length} characters; search results show about 155`
-        }
+        note={description === '' ? 'Search results show it under the title' : cutNote('description', description)}
         onTake={(value) => set({ description: { ...page.description, [language]: value.slice(0, 500) } })}
       />
       <TravelRows />
