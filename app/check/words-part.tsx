@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from 'react'
+import { useEffect, useMemo, useRef, useState } from 'react'
 import { calledFirst } from '#core/blocks/called'
 import { overFindings, type WordsOver } from '#core/analysis/words-over'
 import type { Page, Site } from '#core/site/schema'
@@ -13,18 +13,22 @@ export function WordsPart({ site, page, onShow }: { site: Site; page: Page; onSh
   const [found, setFound] = useState<WordsOver[] | null>(null)
   const [share, setShare] = useState(0)
   const [problem, setProblem] = useState('')
+  // What is excused, or said of the site elsewhere, changes nothing that is measured.
+  const { guide, directions, breakpoints, views, pictures, fonts, shared, language } = site
+  const latest = useRef(site)
+  latest.current = site
   useEffect(() => {
     const giveUp = new AbortController()
     setShare(0)
     setProblem('')
-    sweepWords(site, page, { signal: giveUp.signal, onProgress: setShare }).then(
+    sweepWords(latest.current, page, { signal: giveUp.signal, onProgress: setShare }).then(
       (all) => all && !giveUp.signal.aborted && setFound(all),
       (error: unknown) =>
         !giveUp.signal.aborted &&
         setProblem(`The words were not measured: ${error instanceof Error ? error.message : 'it did not work'}.`),
     )
     return () => giveUp.abort()
-  }, [site, page])
+  }, [page, guide, directions, breakpoints, views, pictures, fonts, shared, language])
   const findings = useMemo(
     () => overFindings(site, page, found ?? []).map((one) => ({ ...one, worst: one.over.worst })),
     [site, page, found],
