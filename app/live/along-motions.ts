@@ -64,7 +64,7 @@ export function positionsOf(element: Element, moving: Moving, page: Page): At[] 
   const over = held.flatMap(({ element: holder, top, distance, way }) => {
     const start = top - distance
     // Words that go with the whole page pass over all of it, those that stay in their section over that.
-    const passed = holder === band ? moving.sections : [section]
+    const passed = holder === band ? moving.sections.filter((one) => one !== section) : [section]
     const known = new Set<string>()
     return passed.flatMap(({ id, box }) => {
       const paint = plainPaint(page.sections.find((one) => one.id === id))
