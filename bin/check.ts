@@ -16,9 +16,9 @@ import { sourcesOf } from './sources'
 const USAGE = `Usage: npm run check -- FILE [--json] [--strict]
 
 Checks all pages of a .site.json or .site.zip as the Check screen does: what is missing before launch, every width from
-280 to 2560 px, words over pictures, access in each state, and weights. It fails where something is a fault; with --strict also where something is for
-your eye. Pictures and fonts of a .site.json are looked for in "pictures" and "fonts" beside it. Widths and access need
-Chromium, and are passed over, which is said, where there is none.`
+280 to 2560 px, words over pictures, access in each state, and weights. It fails where something is a fault; with --strict
+also where something is for your eye. Pictures and fonts of a .site.json are looked for in "pictures" and "fonts" beside
+it. Widths, words over pictures and access need Chromium, and are passed over, which is said, where there is none.`
 
 /** Words of each page that no dictionary has; where there is none of the language, nothing is said. */
 async function spelling(site: Site): Promise<Checked[]> {
@@ -79,7 +79,7 @@ async function main(args: string[]): Promise<number> {
       for (const { fault, kind, sentence, ranges } of own)
         console.log(`  ${fault ? 'FAULT' : 'eye  '}  ${sentence}${ranges ? ` ${rangesInWords(ranges)}` : ''}  [${kind}]`)
     }
-    if (seen === undefined) console.log('There is no Chromium here: widths and access were not checked.')
+    if (seen === undefined) console.log('There is no Chromium here: widths, words over pictures and access were not checked.')
     console.log(
       `${faults.length} ${faults.length === 1 ? 'fault' : 'faults'}, ${open.length - faults.length} for your eye, ${excused.length} excused.`,
     )

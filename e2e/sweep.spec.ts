@@ -1,9 +1,10 @@
+import type { Page } from '@playwright/test'
 import { chooserOf } from '#core/edits/edits.fixture'
 import type { Block, Section } from '#core/blocks/index'
 import { pixels } from '#core/values/length'
 import { stressOf } from '#core/stress/index'
 import type { WidthFinding } from '#core/sweep/find'
-import { composed, expect, openSite, test } from './application'
+import { type Application, composed, expect, openSite, test } from './application'
 import { group, section, siteOf, stressedSweepOf, sweepOf, withSweeper, worded } from './sweep.fixture'
 
 const PAGES = 200
@@ -97,20 +98,26 @@ function notAsPlanted(findings: readonly WidthFinding[], clean: readonly Section
   return wrong
 }
 
-test('faults that are put into 200 pages are found at their very px, and none on the same pages without them', async ({
-  page,
-  app,
-}) => {
+/** Judges pages, each out of its seed. @returns what is wrong with them, each with its seed */
+async function wrongOn(page: Page, app: Application, pages: number, judge: (seed: number) => Promise<string[]>): Promise<string[]> {
   test.slow()
   await page.goto(app.url)
   await withSweeper(page)
   const wrong: string[] = []
-  for (let seed = 1; seed <= PAGES; seed++) {
+  for (let seed = 1; seed <= pages; seed++) wrong.push(...(await judge(seed)).map((one) => `${seed}${one}`))
+  return wrong
+}
+
+test('faults that are put into 200 pages are found at their very px, and none on the same pages without them', async ({
+  page,
+  app,
+}) => {
+  const wrong = await wrongOn(page, app, PAGES, async (seed) => {
     const { clean, broken, planted } = pageOf(seed)
     // Both as one page: each section is judged by itself.
     const { findings } = await sweepOf(page, siteOf('Both', [...clean, ...broken]))
-    wrong.push(...notAsPlanted(findings, clean, planted).map((one) => `${seed}${one}`))
-  }
+    return notAsPlanted(findings, clean, planted)
+  })
   expect(wrong).toEqual([])
 })
 
@@ -118,33 +125,28 @@ test('under stress that changes no width, planted faults are at the same px; at 
   page,
   app,
 }) => {
-  test.slow()
-  await page.goto(app.url)
-  await withSweeper(page)
-  const wrong: string[] = []
-  for (let seed = 1; seed <= PAGES_STRESSED; seed++) {
+  const wrong = await wrongOn(page, app, PAGES_STRESSED, async (seed) => {
     const { clean, broken, planted } = pageOf(seed)
-    const site = siteOf('Both', [...clean, ...broken])
-    for (const stress of ['rtl', 'forced'] as const) {
-      const { findings } = await stressedSweepOf(page, site, stress)
-      wrong.push(...notAsPlanted(findings, clean, planted).map((one) => `${stress} ${seed}${one}`))
+    const width = stressOf('reflow').width!
+    const here = planted.filter(({ from, to }) => from <= width && (to === -1 || width <= to))
+    const cases = [
+      ['rtl', planted],
+      ['forced', planted],
+      ['reflow', here.map((one) => ({ ...one, from: width, to: width }))],
+    ] as const
+    const all: string[] = []
+    for (const [stress, wanted] of cases) {
+      const { findings } = await stressedSweepOf(page, siteOf('Both', [...clean, ...broken]), stress)
+      all.push(...notAsPlanted(findings, clean, wanted).map((one) => `, ${stress}${one}`))
     }
-    const { width } = stressOf('reflow')
-    const here = planted.filter(({ from, to }) => from <= width! && (to === -1 || width! <= to))
-    const { findings } = await stressedSweepOf(page, site, 'reflow')
-    const held = here.map((one) => ({ ...one, from: width!, to: width! }))
-    wrong.push(...notAsPlanted(findings, clean, held).map((one) => `reflow ${seed}${one}`))
-  }
+    return all
+  })
   expect(wrong).toEqual([])
 })
 
 test('after edits of sections of 24 pages, what is found is what a run through all of the page finds', async ({ page, app }) => {
-  test.slow()
-  await page.goto(app.url)
-  await withSweeper(page)
-  const wrong: string[] = []
   let planted = 0
-  for (let seed = 1; seed <= PAGES_EDITED; seed++) {
+  const wrong = await wrongOn(page, app, PAGES_EDITED, async (seed) => {
     const choose = chooserOf(seed)
     // Small links at the edges of sections are close to those of the next one, or to none.
     const edge = (id: string): Section =>
@@ -195,10 +197,12 @@ test('after edits of sections of 24 pages, what is found is what a run through a
     const told = (list: unknown[] | undefined) =>
       (list as WidthFinding[]).map(({ kind, block, beside, ranges }) => JSON.stringify({ kind, block, beside, ranges })).sort()
     const [kept, found] = [told(after), told(anew)]
-    for (const one of kept.filter((each) => !found.includes(each))) wrong.push(`${seed}: kept ${one}`)
-    for (const one of found.filter((each) => !kept.includes(each))) wrong.push(`${seed}: missed ${one}`)
     planted += found.filter((one) => one.includes('smallTarget')).length
-  }
+    return [
+      ...kept.filter((one) => !found.includes(one)).map((one) => `: kept ${one}`),
+      ...found.filter((one) => !kept.includes(one)).map((one) => `: missed ${one}`),
+    ]
+  })
   expect(planted).toBeGreaterThan(PAGES_EDITED / 4)
   expect(wrong).toEqual([])
 })

@@ -1,6 +1,6 @@
 import { Link } from 'react-router'
-import { type Finding, rangesInWords } from '#core/analysis/finding'
-import { type Excuse, excuseOf } from '#core/site/excuse'
+import { type Finding, rangesInWords, sorted } from '#core/analysis/finding'
+import { excuseOf } from '#core/site/excuse'
 import type { Page } from '#core/site/schema'
 import { useSession, useSessionStore } from '../session/context'
 import { edit } from '../session/store'
@@ -12,13 +12,6 @@ type Found = Finding & { fault: boolean; worst?: number }
 type Box = { left: number; top: number; width: number; height: number }
 /** A block that is shown at a width, and the way of the focus over it. */
 export type Shown = { block: string | null; width: number; order?: readonly { box: Box }[] }
-
-/** What was found on a page, sorted: what is to be mended, what is worth a look, and what is no fault there. */
-export function sorted<F extends Found>(found: readonly F[], excuses: readonly Excuse[] | undefined, page: string) {
-  const excused = found.filter((one) => excuseOf(excuses, page, one))
-  const open = found.filter((one) => !excused.includes(one))
-  return { faults: open.filter((one) => one.fault), others: open.filter((one) => !one.fault), excused }
-}
 
 type FindingListsProps = { found: readonly Found[]; page: Page; onShow: (at: Shown) => void }
 

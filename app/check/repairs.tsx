@@ -69,7 +69,7 @@ export function Repairs({ finding, swept, sweeper, trial, onTry }: RepairsProps)
               ? 'There is no repair to try: this one is for you to judge.'
               : `${of} repairs were tried; each leaves it, or makes another finding.`
             : 'Each was tried at all widths: it mends this and makes no other finding. One press takes it.'}
-        {!busy && asksForWords(finding) && ' Shorter words, or a soft hyphen where one may be parted, would mend it too.'}
+        {!busy && asksForWords(finding) && ' Shorter words would mend it too.'}
       </p>
     </div>
   )

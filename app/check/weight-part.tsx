@@ -2,6 +2,7 @@ import { useEffect, useMemo, useState } from 'react'
 import { beyond, firstLoad, secondsOf, SLOW, type ViewWeight, weightFindings } from '#core/analysis/first-load'
 import { USUAL_BUDGET } from '#core/site/launch'
 import type { Page } from '#core/site/schema'
+import { kilobytes } from '#core/values/weight'
 import { useSession, useSessionStore } from '../session/context'
 import { ask } from '../ui/ask'
 import { FaultSign } from '../ui/fault-sign'
@@ -12,7 +13,6 @@ import { PartHead } from './part-head'
 
 type Weighed = { weights: ViewWeight[] } | { problem: string } | null
 
-const kilobytes = (bytes: number) => `${Math.round(bytes / 1024).toLocaleString('en-GB')} kB`
 const PARTS = [
   { name: 'HTML', of: (one: ViewWeight) => one.html },
   { name: 'CSS', of: (one: ViewWeight) => one.css },

@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { sorted } from '#core/analysis/finding'
 import { excuseOf } from '#core/site/excuse'
 import { type StressName, stressOf } from '#core/stress/index'
 import { keyOf, type WidthFinding } from '#core/sweep/find'
@@ -30,11 +31,7 @@ export function WidthsPart({ swept, busy, sweeper, chosen, onChoose, trial, onTr
   const page = useSession(pageOf)
   const excuses = useSession((state) => state.session.site.excuses)
   const [all, setAll] = useState(false)
-  const found = swept?.findings ?? []
-  const excused = found.filter((one) => excuseOf(excuses, page.id, one))
-  const open = found.filter((one) => !excused.includes(one))
-  const faults = open.filter((one) => one.fault)
-  const others = open.filter((one) => !one.fault)
+  const { faults, others, excused } = sorted(swept?.findings ?? [], excuses, page.id)
   useNoted('widths', swept && !busy && stressed === null ? faults.length : undefined)
   const row = (one: WidthFinding) => (
     <FindingRow
@@ -57,7 +54,7 @@ export function WidthsPart({ swept, busy, sweeper, chosen, onChoose, trial, onTr
             {swept && summary(faults, others.length, stressed === null ? undefined : stressOf(stressed).width)}
           </span>
         </PartHead>
-        <Chart sections={page.sections} findings={open} chosen={chosen} onChoose={onChoose} />
+        <Chart sections={page.sections} findings={[...faults, ...others]} chosen={chosen} onChoose={onChoose} />
       </section>
       {swept && faults.length === 0 && (
         <p className="flex items-center gap-2 border-t border-line px-5 py-2.5 text-ink-2">

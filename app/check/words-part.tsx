@@ -1,11 +1,12 @@
 import { useEffect, useMemo, useRef, useState } from 'react'
+import { sorted } from '#core/analysis/finding'
 import { calledFirst } from '#core/blocks/called'
 import { overFindings, type WordsOver } from '#core/analysis/words-over'
 import type { Page, Site } from '#core/site/schema'
 import { findBlock } from '#core/site/tree'
 import { sweepWords } from '../live/sweep-words'
 import { useNoted } from '../session/looked'
-import { FindingLists, type Shown, sorted } from './finding-lists'
+import { FindingLists, type Shown } from './finding-lists'
 import { PartHead } from './part-head'
 
 /** All words of the page that stand over pictures and gradients, at every width and along all that moves: how they are read at the worst. */
@@ -29,10 +30,7 @@ export function WordsPart({ site, page, onShow }: { site: Site; page: Page; onSh
     )
     return () => giveUp.abort()
   }, [page, guide, directions, breakpoints, views, pictures, fonts, shared, language])
-  const findings = useMemo(
-    () => overFindings(site, page, found ?? []).map((one) => ({ ...one, worst: one.over.worst })),
-    [site, page, found],
-  )
+  const findings = useMemo(() => overFindings(site, page, found ?? []), [site, page, found])
   const well = (found ?? []).filter((one) => one.ranges.length === 0)
   const faults = sorted(findings, site.excuses, page.id).faults.length
   useNoted('words', share === 1 && found ? faults : undefined)

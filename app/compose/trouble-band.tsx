@@ -1,7 +1,6 @@
 import { Popover } from 'radix-ui'
 import { useEffect, useState } from 'react'
-import { rangesInWords } from '#core/analysis/finding'
-import { excuseOf } from '#core/site/excuse'
+import { rangesInWords, sorted } from '#core/analysis/finding'
 import { rangeAt } from '#core/grid/columns'
 import { rangeScopes } from '#core/style/cascade'
 import { keyOf, type WidthFinding } from '#core/sweep/find'
@@ -36,9 +35,7 @@ export function TroubleBand({ x }: { x: Axis }) {
   useEffect(() => () => store.setState({ stress: null }), [store])
   const excuses = useSession((state) => state.session.site.excuses)
   const pageId = useSession((state) => pageOf(state).id)
-  const open = swept?.findings.filter((one) => !excuseOf(excuses, pageId, one)) ?? []
-  const faults = open.filter((one) => one.fault)
-  const others = open.length - faults.length
+  const { faults, others } = sorted(swept?.findings ?? [], excuses, pageId)
   const busy = share < 1
   useNoted('widths', swept && !busy && stressed === null ? faults.length : undefined)
   return (
@@ -61,7 +58,7 @@ export function TroubleBand({ x }: { x: Axis }) {
           ? `Looking at every width, ${Math.round(share * 100)} %`
           : faults.length
             ? `${faults.length} ${faults.length === 1 ? 'fault' : 'faults'} at some widths`
-            : `No fault from ${SWEPT.from} to ${SWEPT.to} px${others ? `, ${others} to look at in Check` : ''}`}
+            : `No fault from ${SWEPT.from} to ${SWEPT.to} px${others.length ? `, ${others.length} to look at in Check` : ''}`}
       </p>
       {depthsOf(faults).map(({ from, to, depth }) => (
         <span

@@ -1,13 +1,11 @@
 import { useState } from 'react'
 import { toast } from 'sonner'
+import type { ViewWeight } from '#core/analysis/first-load'
 import type { WebChoices } from '#core/picture/measured'
 import type { Site } from '#core/site/schema'
+import { kilobytes } from '#core/values/weight'
 import { ask } from '../ui/ask'
 import { Button } from '../ui/button'
-
-type ViewWeight = { page: string; width: number; density: number; taken: number; naive: number; files: number }
-
-const kilobytes = (bytes: number) => `${Math.round(bytes / 1024).toLocaleString('en-GB')} kB`
 
 /** What the pictures of each page weigh in each view, against the originals as they came. */
 export function PictureWeights({ siteId, site, choicesOf }: { siteId: string; site: Site; choicesOf: () => Promise<WebChoices> }) {

@@ -1,3 +1,4 @@
+import { scopesOf } from '#core/analysis/values-in-use'
 import { isEndless } from '#core/motion/motion'
 import { furthest, spanOf } from '#core/motion/scene'
 import { type At, restingOf, stateAt } from '#core/motion/state'
@@ -38,9 +39,9 @@ function plainPaint(section: Section | undefined): string | undefined {
   let known = paints.get(section)
   if (!known) {
     const blocks = [...walk(section)]
-    const texts = blocks.map(({ style }) => JSON.stringify(style))
-    const isPlain = blocks.every(({ kind }, n) => kind !== 'picture' && !texts[n]!.includes('"fillLayers"'))
-    const fills = new Set(texts.flatMap((one) => one.match(/"(fill|around|behind)":\{[^}]*\}/g) ?? []))
+    const values = blocks.flatMap((block) => [...scopesOf(block)].map(([, one]) => one))
+    const isPlain = blocks.every(({ kind }) => kind !== 'picture') && values.every((one) => !one.fillLayers && !one.behind)
+    const fills = new Set(values.flatMap(({ fill, around }) => [fill, around]).flatMap((one) => (one ? JSON.stringify(one) : [])))
     paints.set(section, (known = { plain: isPlain ? [...fills].sort().join() : undefined }))
   }
   return known.plain

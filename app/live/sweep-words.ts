@@ -61,7 +61,9 @@ export async function sweepWords(site: Site, page: Page, { signal, onProgress }:
         for (const at of element ? positionsOf(element, moving, page) : [])
           if (!isFading(element!, moving, at)) {
             const key = JSON.stringify(at)
-            along.set(key, { at, places: [...(along.get(key)?.places ?? []), place] })
+            const there = along.get(key)
+            if (there) there.places.push(place)
+            else along.set(key, { at, places: [place] })
           }
       }
       for (const { at, places: passing } of along.values()) {

@@ -79,8 +79,8 @@ export function createSweeper(stress?: Stress): Sweeper {
       const n = sections.indexOf(one)
       return { above: sections[n - 1], below: sections[n + 1] }
     }
-    /** Whether a section is as it was, though another stands beside it. */
-    const isBeside = (one: Section) => {
+    /** Whether another stands beside a section than before. */
+    const hasOthersBeside = (one: Section) => {
       const { above, below } = stands(one)
       const before = known.get(one)!
       return before.above !== above || before.below !== below
@@ -89,8 +89,9 @@ export function createSweeper(stress?: Stress): Sweeper {
     const touched: Section[] = []
     for (const one of concerned) {
       const before = known.get(one)
-      if (!before || !isSameContext(before.context, site) || (isBeside(one) && hangsOnOthers(before.findings))) stale.add(one)
-      else if (isBeside(one)) touched.push(one)
+      if (!before || !isSameContext(before.context, site) || (hasOthersBeside(one) && hangsOnOthers(before.findings)))
+        stale.add(one)
+      else if (hasOthersBeside(one)) touched.push(one)
     }
     let widths = 0
     if (stale.size + touched.length > 0) {
@@ -126,17 +127,17 @@ export function createSweeper(stress?: Stress): Sweeper {
         since = performance.now()
       }
       const { findings, at } = finder.findings(next.value)
-      const of = <T extends { section?: string }>(section: Section, list: readonly T[]) =>
+      const within = <T extends { section?: string }>(section: Section, list: readonly T[]) =>
         list.filter((one) => one.section === section.id)
       for (const section of stale)
-        known.set(section, { context: site, ...stands(section), findings: of(section, findings), at: of(section, at) })
+        known.set(section, { context: site, ...stands(section), findings: within(section, findings), at: within(section, at) })
       if (touched.length > 0) {
         const facts = factsOf(site, sections)
         const ids = new Set(shown.map((one) => one.id))
         const sectionOf = (block: string) => facts.get(block)?.section.id
         for (const section of touched) {
           const before = known.get(section)!
-          const held = atEdges(before.findings, of(section, findings), sectionOf, (one) => ids.has(one))
+          const held = atEdges(before.findings, within(section, findings), sectionOf, (one) => ids.has(one))
           known.set(section, { ...before, context: site, ...stands(section), findings: held })
         }
       }

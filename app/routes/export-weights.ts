@@ -10,8 +10,8 @@ import { choicesOf } from './choices'
 /** What the pictures of each page weigh in each view, as they would be exported. */
 export const action = ({ request, params }: Route.ActionArgs) =>
   answering(async () => {
-    const { site } = getSite(store(), params.siteId)
     const here = store()
+    const { site } = getSite(here, params.siteId)
     const weights = await weightsOf(site, await choicesOf(request), {
       picture: (picture, width, making) => wantedBytes(here, { picture, width, making }),
       font: (name) => readFont(name, here.folder),

@@ -18,12 +18,11 @@ export function useSwept(stress?: Stress): SweptState {
   const site = useSession((state) => state.session.site)
   const page = useSession(pageOf)
   const [sweeper, setSweeper] = useState<Sweeper | null>(null)
-  const [swept, setSwept] = useState<Swept | null>(null)
+  const [last, setLast] = useState<{ page: string; stress: Stress | undefined; swept: Swept } | null>(null)
   const [share, setShare] = useState(0)
   useEffect(() => {
     const made = createSweeper(stress)
     setSweeper(made)
-    setSwept(null)
     return () => made.close()
   }, [stress])
   useEffect(() => {
@@ -32,13 +31,15 @@ export function useSwept(stress?: Stress): SweptState {
     setShare(0)
     const timer = setTimeout(() => {
       void sweeper.run(site, page, { signal: giveUp.signal, onProgress: setShare }).then((result) => {
-        if (result) setSwept(result)
+        if (result) setLast({ page: page.id, stress, swept: result })
       })
     }, REST)
     return () => {
       clearTimeout(timer)
       giveUp.abort()
     }
-  }, [sweeper, site, page])
+  }, [sweeper, site, page, stress])
+  // What was found of another page, or under another stress, says nothing of this one.
+  const swept = last?.page === page.id && last.stress === stress ? last.swept : null
   return { swept, share, sweeper }
 }

@@ -4,7 +4,7 @@ import type { Looked } from '../ui/steps'
 import { useSession, useSessionStore } from './context'
 import { pageOf } from './store'
 
-/** What was found of pages that were run in this tab, by site and page. What is only worked out when it is asked for stays until it is asked again. */
+/** What was found of pages that were run in this tab, by site and page; it stays until they are run again. */
 const useAll = create<Record<string, Looked>>(() => ({}))
 
 const useKey = (): string => {

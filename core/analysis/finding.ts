@@ -1,5 +1,6 @@
 import type { Block } from '#core/blocks/index'
 import type { Edit } from '#core/edits/index'
+import { type Excuse, excuseOf } from '#core/site/excuse'
 import type { Page, Site } from '#core/site/schema'
 
 /** One change that mends what was found, tried before it is offered. */
@@ -41,3 +42,14 @@ export const counted = (count: number, one: string, more: string): string => `${
 /** `at 640 px`, `640–702 px and 1024–1093 px`: ranges in words. */
 export const rangesInWords = (ranges: readonly Range[]): string =>
   ranges.map(({ from, to }) => (from === to ? `${from} px` : `${from}–${to} px`)).join(' and ')
+
+/** What was found on a page, sorted: what is to be mended, what is worth a look, and what is said to be no fault there. */
+export function sorted<F extends Finding & { fault: boolean }>(
+  found: readonly F[],
+  excuses: readonly Excuse[] | undefined,
+  page: string,
+): { faults: F[]; others: F[]; excused: F[] } {
+  const excused = found.filter((one) => excuseOf(excuses, page, one))
+  const open = found.filter((one) => !excused.includes(one))
+  return { faults: open.filter((one) => one.fault), others: open.filter((one) => !one.fault), excused }
+}

@@ -1,7 +1,8 @@
 import { type Budget, USUAL_BUDGET } from '#core/site/launch'
 import type { Site } from '#core/site/schema'
-import { visibleBlocks } from '#core/site/visible'
+import { kilobytes } from '#core/values/weight'
 import type { Finding } from './finding'
+import { picturesInUse } from './picture-uses'
 
 /** What a page weighs in one view, bytes. */
 export type Weights = { html: number; css: number; script: number; fonts: number; taken: number; later: number }
@@ -46,8 +47,6 @@ export function beyond(bytes: number, budget: Budget): string | undefined {
   return parts.length === 0 ? undefined : `${parts.join(' and ')} beyond the budget`
 }
 
-const kilobytes = (bytes: number) => `${Math.round(bytes / 1024).toLocaleString('en-GB')} kB`
-
 /** What is to be said of a page's weight. */
 export type WeightFinding = Finding<'overBudget' | 'heavyPicture'> & { page: string; fault: boolean }
 
@@ -60,6 +59,12 @@ export function weightFindings(site: Site, page: string, weights: readonly ViewW
   const heavy = new Map<string, HeavyPicture>()
   for (const one of own.flatMap((view) => view.heavy))
     if ((heavy.get(one.picture)?.bytes ?? 0) < one.bytes) heavy.set(one.picture, one)
+  const uses = heavy.size > 0 ? picturesInUse(site) : undefined
+  /** The first block of the page that shows a picture. */
+  const blockOf = (picture: string): { block?: string } => {
+    const use = uses?.get(picture)?.find((one) => 'page' in one && one.page === page)
+    return use && 'block' in use ? { block: use.block } : {}
+  }
   return [
     ...(most
       ? [
@@ -77,15 +82,8 @@ export function weightFindings(site: Site, page: string, weights: readonly ViewW
       page,
       fault: false,
       beside: one.picture,
-      ...blockOf(site, page, one.picture),
+      ...blockOf(one.picture),
       sentence: `“${site.pictures.find(({ id }) => id === one.picture)?.name}” takes ${kilobytes(one.bytes)} for ${one.width} × ${one.height} px.`,
     })),
   ]
-}
-
-/** The first block of a page that shows a picture. */
-function blockOf(site: Site, id: string, picture: string): { block?: string } {
-  const page = site.pages.find((one) => one.id === id)
-  const found = page && visibleBlocks(page).find(({ block }) => block.kind === 'picture' && block.picture === picture)
-  return found ? { block: found.block.id } : {}
 }

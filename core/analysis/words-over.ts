@@ -1,4 +1,4 @@
-import { type Finding, type Range, rangesInWords } from '#core/analysis/finding'
+import type { Finding, Range } from '#core/analysis/finding'
 import { calledFirst } from '#core/blocks/called'
 import type { Page, Site } from '#core/site/schema'
 import { findBlock } from '#core/site/tree'
@@ -18,12 +18,11 @@ export type WordsOver = {
 }
 
 /** What is to be said of words over pictures. */
-export type OverFinding = Finding<'wordsOver'> & { page: string; block: string; fault: boolean; over: WordsOver }
+export type OverFinding = Finding<'wordsOver'> & { page: string; block: string; fault: boolean; worst: number }
 
 /** What was found of the words of a page, in order; those that can be read everywhere are no findings. */
 export function overFindings(site: Site, page: Page, all: readonly WordsOver[]): OverFinding[] {
-  return all.flatMap((over): OverFinding[] => {
-    const { block, ratio, needed, worst, scroll, ranges } = over
+  return all.flatMap(({ block, ratio, needed, worst, scroll, ranges }): OverFinding[] => {
     const stands = ranges.length > 0 ? findBlock(site, block) : undefined
     if (!stands) return []
     const where = scroll === undefined ? `${worst} px` : `${worst} px, ${scroll} px down the page`
@@ -34,9 +33,9 @@ export function overFindings(site: Site, page: Page, all: readonly WordsOver[]):
         block,
         fault: true,
         ranges,
-        over,
+        worst,
         sentence: `${calledFirst(stands, site.language)} has ${ratio.toFixed(1)} : 1 over what is behind it at ${where}; ${needed} : 1 is needed.`,
-        why: `The worst patch of half a letter’s width, at ${rangesInWords(ranges)}${scroll === undefined ? '' : ', while the page is scrolled'}.`,
+        why: `That is its worst patch of half a letter’s width${scroll === undefined ? '' : ', while the page is scrolled'}.`,
       },
     ]
   })
