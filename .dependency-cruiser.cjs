@@ -1,5 +1,7 @@
 /** Layers: core stands alone, its folders in one order; app reaches data through server, in routes only; no screen imports another. */
 
+const { readdirSync } = require('node:fs')
+
 /** Folders of core: each imports only those before it. */
 const CORE = [
   'values',
@@ -31,8 +33,10 @@ const CORE = [
   'first-guides',
 ]
 /** Folders of app below its screens, in the same way. */
-const APP = ['workers', 'ui', 'colours', 'session', 'fields', 'live', 'files', 'screen']
-const SCREENS = ['brief', 'check', 'compose', 'copy', 'deliver', 'inbox', 'play', 'references', 'sites', 'style']
+const APP = ['workers', 'awake', 'ui', 'colours', 'session', 'fields', 'live', 'files', 'screen']
+const SCREENS = readdirSync('app', { withFileTypes: true })
+  .filter((one) => one.isDirectory() && one.name !== 'routes' && !APP.includes(one.name))
+  .map((one) => one.name)
 
 /** Tests and their fixtures stand outside the order: they may set a scene with anything. */
 const TESTS = '[.](test|fixture)[.]tsx?$'
@@ -93,7 +97,7 @@ module.exports = {
       name: 'data-through-routes',
       comment: 'screens get their data from loaders and actions; the guard and the maker of pages stand before all of them',
       severity: 'error',
-      from: { path: '^app/', pathNot: '^app/(routes/|guard\\.ts|entry\\.server\\.tsx)' },
+      from: { path: '^app/', pathNot: ['^app/(routes/|guard\\.ts|entry\\.server\\.tsx)', TESTS] },
       to: { path: '^server/' },
     },
     {

@@ -21,11 +21,14 @@ export default tseslint.config(
     files: ['**/*.mjs', '**/*.cjs'],
     languageOptions: {
       globals: {
+        require: 'readonly',
         process: 'readonly',
         console: 'readonly',
         URL: 'readonly',
         fetch: 'readonly',
         setTimeout: 'readonly',
+        setInterval: 'readonly',
+        clearInterval: 'readonly',
         module: 'readonly',
       },
     },

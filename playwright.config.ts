@@ -1,8 +1,9 @@
 import { defineConfig } from '@playwright/test'
+import { findChromium } from './bin/prepare.mjs'
 
 /** Debian's Chromium, with what it needs to run as root and without a network. */
 export const CHROMIUM = {
-  executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+  executablePath: findChromium() ?? '/usr/bin/chromium',
   args: [
     '--no-sandbox',
     '--disable-gpu',
@@ -28,7 +29,6 @@ export default defineConfig({
     browserName: 'chromium',
     viewport: { width: 1280, height: 800 },
     launchOptions: CHROMIUM,
-    trace: 'retain-on-failure',
     acceptDownloads: true,
   },
 })

@@ -1,4 +1,5 @@
 import { createContext, use } from 'react'
+import { keepEarly } from './awake/early'
 
 const NonceContext = createContext<string | undefined>(undefined)
 
@@ -14,9 +15,10 @@ export const useNonce = (): string | undefined => use(NonceContext)
  */
 const GIVE_NONCE = `{const n=document.currentScript.nonce,c=Document.prototype.createElement;Document.prototype.createElement=function(t,o){const e=c.call(this,t,o);if(String(t).toLowerCase()==='style')e.nonce=n;return e}}`
 
-/** The script that gives styles the page's word. */
-export function StylesOfPage() {
-  return <script nonce={useNonce()} suppressHydrationWarning dangerouslySetInnerHTML={{ __html: GIVE_NONCE }} />
+/** What runs in the page before all else: gives styles the page's word, and keeps what is pressed before it answers. */
+export function FirstScripts() {
+  const text = `${GIVE_NONCE};(${String(keepEarly)})()`
+  return <script nonce={useNonce()} suppressHydrationWarning dangerouslySetInnerHTML={{ __html: text }} />
 }
 
 /** The word of this page, for markup that is made in the browser; empty where no policy asks for one. */

@@ -12,18 +12,20 @@ import {
 } from 'react-router'
 import { Toaster } from 'sonner'
 import './app.css'
+import { useAwake } from './awake/awake'
 import { guard } from './guard'
-import { StylesOfPage, useNonce } from './nonce'
+import { FirstScripts, useNonce } from './nonce'
 
 /** Before every loader and action. */
 export const middleware = [guard]
 
 export function Layout({ children }: { children: ReactNode }) {
   const nonce = useNonce()
+  useAwake()
   return (
-    <html lang="en">
+    <html lang="en" suppressHydrationWarning>
       <head>
-        <StylesOfPage />
+        <FirstScripts />
         <meta charSet="utf-8" />
         <meta name="viewport" content="width=device-width, initial-scale=1" />
         <link rel="icon" href="/icon.svg" type="image/svg+xml" />

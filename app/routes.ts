@@ -1,19 +1,11 @@
 import { index, route, type RouteConfig } from '@react-router/dev/routes'
+import { PAGE_SCREENS } from './screens'
 
 export default [
   index('routes/sites.tsx'),
   route('sites/:siteId', 'routes/site.tsx'),
-  route('sites/:siteId/pages/:pageId/brief', 'routes/brief.tsx'),
-  route('sites/:siteId/pages/:pageId/copy', 'routes/copy.tsx'),
-  route('sites/:siteId/pages/:pageId/references', 'routes/references.tsx'),
-  route('sites/:siteId/pages/:pageId/compose', 'routes/compose.tsx'),
-
-  route('sites/:siteId/pages/:pageId/style', 'routes/style.tsx'),
+  ...PAGE_SCREENS.map((name) => route(`sites/:siteId/pages/:pageId/${name}`, `routes/${name}.tsx`)),
   route('sites/:siteId/pages/:pageId/style-sheet', 'routes/style-sheet.ts'),
-  route('sites/:siteId/pages/:pageId/check', 'routes/check.tsx'),
-  route('sites/:siteId/pages/:pageId/play', 'routes/play.tsx'),
-  route('sites/:siteId/pages/:pageId/deliver', 'routes/deliver.tsx'),
-  route('sites/:siteId/pages/:pageId/inbox', 'routes/inbox.tsx'),
   route('sites/:siteId/pages/:pageId/mockup', 'routes/mockup.ts'),
   route('sites/:siteId/inbox.csv', 'routes/inbox-csv.ts'),
   route('sites/:siteId/company', 'routes/company.ts'),

@@ -39,15 +39,30 @@ async function spelling(site: Site): Promise<Checked[]> {
   return pages.flat()
 }
 
-async function main(args: string[]): Promise<number> {
+/**
+ * Checks a file as the arguments say.
+ * @param say takes what is printed, `complain` what is wrong with the call or the file
+ * @returns the exit code: 0 without faults, 1 with them, 2 where nothing could be checked
+ */
+export async function check(args: string[], say = console.log, complain = console.error): Promise<number> {
+  try {
+    return await checked(args, say, complain)
+  } catch (error) {
+    if (!(error instanceof FormatError)) throw error
+    complain(error.message)
+    return 2
+  }
+}
+
+async function checked(args: string[], say: (text: string) => void, complain: (text: string) => void): Promise<number> {
   const flags = new Set(args.filter((one) => one.startsWith('--')))
   const [file, ...more] = args.filter((one) => !one.startsWith('--'))
   if (!file || more.length > 0 || [...flags].some((one) => one !== '--json' && one !== '--strict')) {
-    console.error(USAGE)
+    complain(USAGE)
     return 2
   }
   if (!existsSync(file)) {
-    console.error(`There is no file "${file}".`)
+    complain(`There is no file "${file}".`)
     return 2
   }
   const read = readSiteFile(new Uint8Array(readFileSync(file)))
@@ -65,7 +80,7 @@ async function main(args: string[]): Promise<number> {
   const excused = all.filter((one) => !open.includes(one))
   const faults = open.filter((one) => one.fault)
   if (flags.has('--json'))
-    console.log(
+    say(
       JSON.stringify(
         { file: basename(file), site: site.name, widthsChecked: seen !== undefined, findings: open, excused },
         null,
@@ -75,12 +90,12 @@ async function main(args: string[]): Promise<number> {
   else {
     for (const page of site.pages) {
       const own = open.filter((one) => one.page === page.id).sort((a, b) => Number(b.fault) - Number(a.fault))
-      console.log(own.length === 0 ? `${page.name}: clean` : page.name)
+      say(own.length === 0 ? `${page.name}: clean` : page.name)
       for (const { fault, kind, sentence, ranges } of own)
-        console.log(`  ${fault ? 'FAULT' : 'eye  '}  ${sentence}${ranges ? ` ${rangesInWords(ranges)}` : ''}  [${kind}]`)
+        say(`  ${fault ? 'FAULT' : 'eye  '}  ${sentence}${ranges ? ` ${rangesInWords(ranges)}` : ''}  [${kind}]`)
     }
-    if (seen === undefined) console.log('There is no Chromium here: widths, words over pictures and access were not checked.')
-    console.log(
+    if (seen === undefined) say('There is no Chromium here: widths, words over pictures and access were not checked.')
+    say(
       `${faults.length} ${faults.length === 1 ? 'fault' : 'faults'}, ${open.length - faults.length} for your eye, ${excused.length} excused.`,
     )
   }
@@ -88,10 +103,4 @@ async function main(args: string[]): Promise<number> {
   return (flags.has('--strict') ? open : faults).length > 0 || (flags.has('--strict') && seen === undefined) ? 1 : 0
 }
 
-main(process.argv.slice(2))
-  .then((code) => (process.exitCode = code))
-  .catch((error: unknown) => {
-    if (!(error instanceof FormatError)) throw error
-    console.error(error.message)
-    process.exitCode = 2
-  })
+if (resolve(process.argv[1] ?? '') === import.meta.filename) process.exitCode = await check(process.argv.slice(2))

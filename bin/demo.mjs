@@ -1,27 +1,36 @@
-// Starts the application with the demo data: installs, builds, migrates and seeds what is not there yet.
+// Starts the application with the demo data: installs, compiles, builds, migrates and seeds what is not there yet.
 import { createServer } from 'node:net'
-import { build, install, run } from './prepare.mjs'
+import { join } from 'node:path'
+import { ready, ROOT, run, stop } from './prepare.mjs'
 
-/** The first free port from a number on. */
-async function freePort(from) {
-  for (let port = from; port < from + 100; port++) {
-    const free = await new Promise((answer) => {
-      const probe = createServer()
-      probe.once('error', () => answer(false))
-      probe.listen(port, '127.0.0.1', () => probe.close(() => answer(true)))
-    })
-    if (free) return port
+const FIRST = 4800
+
+const isFree = (port) =>
+  new Promise((answer) => {
+    const probe = createServer()
+    probe.once('error', () => answer(false))
+    probe.listen(port, '127.0.0.1', () => probe.close(() => answer(true)))
+  })
+
+/** The port that was asked for, or the first free one. */
+async function portToUse() {
+  const asked = process.env.PORT
+  if (asked) {
+    const port = Number(asked)
+    if (!Number.isInteger(port) || port < 1 || port > 65535) stop(`PORT is ${asked}; a whole number from 1 to 65535 is wanted.`)
+    if (!(await isFree(port))) stop(`Port ${port} is taken. Name another in PORT, or leave it out: a free one is found then.`)
+    return port
   }
-  throw new Error(`No port is free between ${from} and ${from + 99}.`)
+  for (let port = FIRST; port < FIRST + 100; port++) if (await isFree(port)) return port
+  return stop(`No port is free between ${FIRST} and ${FIRST + 99}. Name another in PORT.`)
 }
 
-await install()
-await build()
-const seeded = await run('npx', ['tsx', 'bin/seed.ts'])
-if (seeded !== 0) process.exit(seeded)
-const port = Number(process.env.PORT) || (await freePort(4800))
+const port = await portToUse()
+await ready()
+const seeded = await run(process.execPath, ['--import', 'tsx', 'bin/seed.ts'])
+if (seeded !== 0) stop('The demo data could not be put in place. The lines above say why.', seeded)
 console.log(`\nYarrowfinch is at http://127.0.0.1:${port}\n`)
-process.exitCode = await run('npx', ['react-router-serve', './build/server/index.js'], {
+process.exitCode = await run(process.execPath, [join(ROOT, 'node_modules/@react-router/serve/bin.js'), './build/server/index.js'], {
   NODE_ENV: 'production',
   HOST: '127.0.0.1',
   PORT: String(port),

@@ -1,105 +1,145 @@
 // Runs every check of the project on any machine: installs what is needed, then types, lint, layers, unit and end-to-end tests.
 // Its last line is "N passed, N failed".
-import { spawn } from 'node:child_process'
 import { existsSync, readFileSync, rmSync } from 'node:fs'
 import { join, relative } from 'node:path'
 import { stripVTControlCharacters } from 'node:util'
-import { build, chromium, install, ROOT, run } from './prepare.mjs'
+import { build, chromium, compile, install, ROOT, run } from './prepare.mjs'
 
 const results = join(ROOT, 'test-results')
+/** How many of the slowest tests are named at the end. */
+const SLOWEST = 10
 
-/** Counts of a JSON report, or one failure if the runner left none. */
-function counts(file, read) {
-  const path = join(results, file)
-  if (!existsSync(path)) return { passed: 0, failed: 1 }
-  return read(JSON.parse(readFileSync(path, 'utf8')))
+const [passed, failed] = [[], []]
+/** Every test with how long it took, s. */
+const tests = []
+/** Every part with how long it took, s. */
+const parts = []
+const seconds = (from) => (Date.now() - from) / 1000
+
+/** Runs a part and notes how long it took. */
+async function timed(what, work) {
+  const from = Date.now()
+  const result = await work()
+  parts.push({ what, took: seconds(from) })
+  return result
 }
 
-await install()
-rmSync(results, { recursive: true, force: true })
-let passed = 0
-let failed = 0
-/** What failed and why, said again at the end: a long run is read from there. */
-const failures = []
-const add = (count) => {
-  passed += count.passed
-  failed += count.failed
-}
+const settle = (what, why) => (why === undefined ? passed.push(what) : failed.push({ what, why }))
 
-/** Runs a script to its end, and prints what it said with its name above it, so that two can run side by side. */
-function check(what, command, args, env = {}) {
-  return new Promise((done) => {
-    const child = spawn(command, args, { cwd: ROOT, env: { ...process.env, ...env } })
+/** Runs a check to its end, and prints what it said with its name above it, so that two can run side by side. */
+const check = (what, script) => () =>
+  timed(what, async () => {
     let text = ''
-    child.stdout.on('data', (chunk) => (text += chunk))
-    child.stderr.on('data', (chunk) => (text += chunk))
-    child.on('error', (error) => (text += String(error)))
-    child.on('close', (code) => {
-      console.log(`· ${what}: ${code === 0 ? 'passed' : 'FAILED'}`)
-      if (code !== 0) {
-        console.log(text)
-        failures.push({ what, why: text })
-      }
-      add(code === 0 ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 })
-      done()
+    const code = await run('npm', ['run', '--silent', script], {}, { stdio: ['ignore', 'pipe', 'pipe'] }, (child) => {
+      child.stdout.on('data', (chunk) => (text += chunk))
+      child.stderr.on('data', (chunk) => (text += chunk))
     })
+    console.log(`· ${what}: ${code === 0 ? 'passed' : 'FAILED'}`)
+    if (code !== 0) console.log(text)
+    settle(what, code === 0 ? undefined : text)
   })
+
+/** A runner's report, or `undefined` with a failure noted if it left none. */
+function reportOf(file, what) {
+  const path = join(results, file)
+  if (existsSync(path)) return JSON.parse(readFileSync(path, 'utf8'))
+  settle(what, 'It ended without a report. The lines above say why.')
+  return undefined
 }
 
-const script = (what, name) => () => check(what, 'npm', ['run', '--silent', name])
-// Types are generated before anything else reads them; the rest is done beside the build.
-const waiting = [
-  script('Types', 'typecheck'),
-  script('Lint and formatting', 'lint'),
-  script('Layers', 'deps'),
-  script('Unused code', 'unused'),
-  script('Generated documents', 'docs:check'),
-]
-const work = async () => {
-  for (let next = waiting.shift(); next; next = waiting.shift()) await next()
+/** A runner that fails without a test that failed has failed all the same. */
+function runnerEnded(what, code, before) {
+  if (code !== 0 && failed.length === before) settle(what, `It ended with ${code}. The lines above say why.`)
 }
-await waiting.shift()()
-await Promise.all([build(), work()])
 
-console.log('· Unit tests')
-const unit = await run('npx', [
-  'vitest',
-  'run',
-  '--reporter=default',
-  '--reporter=json',
-  '--outputFile.json=test-results/unit.json',
-])
-const unitCount = counts('unit.json', (report) => {
-  for (const file of report.testResults) {
+async function unitTests() {
+  const before = failed.length
+  const code = await run(process.execPath, [
+    join(ROOT, 'node_modules/vitest/vitest.mjs'),
+    'run',
+    '--reporter=default',
+    '--reporter=json',
+    '--outputFile.json=test-results/unit.json',
+  ])
+  for (const file of reportOf('unit.json', 'Unit tests')?.testResults ?? []) {
     const name = relative(ROOT, file.name)
     // A file that cannot be read has no tests that failed.
-    if (file.status === 'failed' && file.message) failures.push({ what: name, why: file.message })
-    for (const one of file.assertionResults)
-      if (one.status === 'failed') failures.push({ what: `${name} › ${one.fullName}`, why: one.failureMessages.join('\n') })
+    if (file.status === 'failed' && file.message) settle(name, file.message)
+    for (const one of file.assertionResults) {
+      const what = `${name} › ${one.fullName}`
+      if (one.status === 'passed' || one.status === 'failed')
+        settle(what, one.status === 'passed' ? undefined : one.failureMessages.join('\n'))
+      tests.push({ what, took: (one.duration ?? 0) / 1000 })
+    }
   }
-  return { passed: report.numPassedTests, failed: report.numFailedTests }
-})
-add(unit !== 0 && unitCount.failed === 0 ? { ...unitCount, failed: 1 } : unitCount)
-
-console.log('· End-to-end tests')
-const path = await chromium()
-const e2e = await run('npx', ['playwright', 'test'], { CHROMIUM_PATH: path })
-/** Every test that did not do what was expected, of a suite and those inside it. */
-function unexpected(suite, file = suite.file) {
-  for (const inner of suite.suites ?? []) unexpected(inner, inner.file ?? file)
-  for (const spec of suite.specs ?? []) {
-    if (spec.ok) continue
-    const errors = spec.tests.flatMap((test) => test.results.flatMap((result) => result.errors))
-    failures.push({ what: `${file}:${spec.line} › ${spec.title}`, why: errors.map((one) => one.message).join('\n') })
-  }
+  runnerEnded('Unit tests', code, before)
 }
-const e2eCount = counts('e2e.json', (report) => {
-  for (const suite of report.suites) unexpected(suite)
-  return { passed: report.stats.expected, failed: report.stats.unexpected + report.stats.flaky }
-})
-add(e2e !== 0 && e2eCount.failed === 0 ? { ...e2eCount, failed: 1 } : e2eCount)
 
-for (const { what, why } of failures)
-  console.log(`\nFailed: ${what}\n${stripVTControlCharacters(why).split('\n').slice(0, 25).join('\n')}`)
-console.log(`${passed} passed, ${failed} failed`)
-process.exitCode = failed === 0 ? 0 : 1
+/** Tests of a suite of Playwright's report, and of those inside it. */
+const inSuite = (suite, file = suite.file) => [
+  ...(suite.suites ?? []).flatMap((inner) => inSuite(inner, inner.file ?? file)),
+  ...(suite.specs ?? []).map((spec) => ({ ...spec, file })),
+]
+
+async function endToEndTests(path) {
+  const before = failed.length
+  const runner = (...args) =>
+    run(process.execPath, [join(ROOT, 'node_modules/playwright/cli.js'), 'test', ...args], { CHROMIUM_PATH: path })
+  const code = await runner()
+  const report = reportOf('e2e.json', 'End-to-end tests')
+  for (const spec of (report?.suites ?? []).flatMap((suite) => inSuite(suite))) {
+    const what = `${spec.file}:${spec.line} › ${spec.title}`
+    const ended = spec.tests.flatMap((test) => test.results)
+    if (ended.every((one) => one.status === 'skipped')) continue
+    const errors = ended.flatMap((one) => one.errors.map((error) => error.message))
+    settle(what, spec.ok ? undefined : errors.join('\n'))
+    tests.push({ what, took: ended.reduce((sum, one) => sum + one.duration, 0) / 1000 })
+  }
+  runnerEnded('End-to-end tests', code, before)
+  if (code === 0 || !report) return
+  // For whoever looks for the reason: it stays failed.
+  console.log('· What failed runs once more, with a trace in test-results')
+  await runner('--last-failed', '--trace', 'on', '--reporter', 'line', '--output', 'test-results/traces')
+}
+
+async function main() {
+  const began = Date.now()
+  await timed('Packages', install)
+  rmSync(results, { recursive: true, force: true })
+  const from = Date.now()
+  // Types are generated before anything else reads them. Two lanes: one reads the sources, one makes what tests need.
+  await timed('Types generated', () => run('npm', ['run', '--silent', 'typegen']))
+  const reading = async () => {
+    for (const one of [
+      check('Types', 'types'),
+      check('Lint', 'lint'),
+      check('Formatting', 'format'),
+      check('Layers', 'deps'),
+      check('Unused code', 'unused'),
+      check('Generated documents', 'docs:check'),
+    ])
+      await one()
+  }
+  const making = async () => {
+    await timed('SQLite', compile)
+    await timed('Build', build)
+    await timed('Unit tests', unitTests)
+  }
+  await Promise.all([reading(), making()])
+  console.log('· End-to-end tests')
+  const path = await chromium()
+  await timed('End-to-end tests', () => endToEndTests(path))
+
+  for (const { what, why } of failed)
+    console.log(`\nFailed: ${what}\n${stripVTControlCharacters(why).split('\n').slice(0, 25).join('\n')}`)
+  console.log(`\nThe ${SLOWEST} slowest tests`)
+  for (const { what, took } of tests.sort((a, b) => b.took - a.took).slice(0, SLOWEST))
+    console.log(`${took.toFixed(1).padStart(7)} s  ${what}`)
+  console.log('\nThe parts, some of them side by side')
+  for (const { what, took } of parts) console.log(`${took.toFixed(0).padStart(7)} s  ${what}`)
+  console.log(`${seconds(from).toFixed(0).padStart(7)} s  all after the install, of ${seconds(began).toFixed(0)} s\n`)
+  console.log(`${passed.length} passed, ${failed.length} failed`)
+  process.exitCode = failed.length === 0 ? 0 : 1
+}
+
+await main()

@@ -1,6 +1,6 @@
 import { test as base, expect, type Page } from '@playwright/test'
 import { type ChildProcess, fork, spawn } from 'node:child_process'
-import { cpSync, mkdtempSync } from 'node:fs'
+import { cpSync, mkdtempSync, readFileSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -105,22 +105,52 @@ export const test = base.extend<{ app: Application }, { server: Application }>({
   ],
   async app({ server }, provide) {
     const data = temporaryFolder()
-    cpSync(process.env.YARROWFINCH_TEMPLATE!, data, { recursive: true })
+    for (const name of ['yarrowfinch.db', 'pictures', 'derivatives'])
+      cpSync(join(process.env.YARROWFINCH_TEMPLATE!, name), join(data, name), { recursive: true })
     await giveData(server, data)
     await provide(server)
     removeFolder(data)
   },
 })
 
-/** Opens a site from the home screen by its name, and waits until its views have been laid out. */
-export async function openSite(page: Page, app: Application, name: string): Promise<void> {
-  await page.goto(app.url)
-  await page.getByRole('link', { name: `Open ${name}` }).click()
+/** A site of the demo by its name: its id, and the ids of its pages in their order. */
+export type DemoSite = { name: string; id: string; pages: { id: string; name: string }[] }
+
+/** The demo sites, as every test finds them. */
+export const demoSites = (): DemoSite[] =>
+  JSON.parse(readFileSync(join(process.env.YARROWFINCH_TEMPLATE!, 'sites.json'), 'utf8')) as DemoSite[]
+
+/** Address of a screen of a site's first page, or of the page with this name. */
+export function addressOf(app: Pick<Application, 'url'>, name: string, screen = 'compose', pageName?: string): string {
+  const site = demoSites().find((one) => one.name === name)!
+  const page = pageName === undefined ? site.pages[0]! : site.pages.find((one) => one.name === pageName)!
+  return `${app.url}/sites/${site.id}/pages/${page.id}/${screen}`
+}
+
+/** Opens a demo site in Compose by its name, and waits until its views have been laid out. */
+export async function openSite(page: Page, app: Pick<Application, 'url'>, name: string): Promise<void> {
+  await page.goto(addressOf(app, name), { waitUntil: 'commit' })
   await composed(page)
 }
 
+/** Opens a screen of a demo site, of its first page or of the one with a name, and waits until it answers. */
+export async function openScreen(
+  page: Page,
+  app: Pick<Application, 'url'>,
+  name: string,
+  screen: string,
+  pageName?: string,
+): Promise<void> {
+  await page.goto(addressOf(app, name, screen, pageName), { waitUntil: 'commit' })
+  await awake(page)
+}
+
+/** Waits until a screen answers. */
+export const awake = (page: Page): Promise<void> => expect(page.locator('html:not([data-asleep]) body')).toBeVisible()
+
 /** Waits until every view on the stage shows its page. */
 export async function composed(page: Page): Promise<void> {
+  await awake(page)
   await expect(page.getByRole('region', { name: 'Tray' })).toBeVisible()
   // Its rows are there once what drags them is loaded.
   await expect(page.locator('[aria-label="Running order"] button').first()).toBeVisible()

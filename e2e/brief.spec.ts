@@ -1,15 +1,11 @@
 import type { Page } from '@playwright/test'
-import { composed, expect, saved, test } from './application'
+import { composed, expect, openScreen, openSite, saved, test } from './application'
 
 const SITE = 'Hollin Ridge Observatory'
 
 /** Opens a step of a page of the demo. */
 async function openStep(page: Page, url: string, name: string, pageName?: string): Promise<void> {
-  await page.goto(url)
-  await page.getByRole('link', { name: `Open ${SITE}` }).click()
-  await composed(page)
-  await page.getByRole('navigation', { name: 'Path of the work' }).getByRole('link', { name }).click()
-  await page.waitForURL(new RegExp(`/${name.toLowerCase()}$`))
+  await openScreen(page, { url }, SITE, name.toLowerCase())
   if (pageName === undefined) return
   await page.getByRole('button', { name: 'Autumn nights', exact: true }).click()
   await page.getByRole('menuitem', { name: pageName, exact: true }).click()
@@ -102,9 +98,7 @@ test('findings of an audit are written down and ticked off by the section that a
 })
 
 test('the chooser is filtered by job and by length, and shows wide and narrow in the site’s own words', async ({ page, app }) => {
-  await page.goto(app.url)
-  await page.getByRole('link', { name: `Open ${SITE}` }).click()
-  await composed(page)
+  await openSite(page, app, SITE)
   // The demo has a timetable of its own already.
   const timetables = page.getByRole('complementary', { name: 'Running order' }).getByRole('button', { name: /^\d\d Timetable/ })
   await expect(timetables).toHaveCount(1)

@@ -19,7 +19,6 @@ async function column(page: Page, name: string) {
 /** Opens the first page in Compose. @returns the id of its site */
 async function openHome(page: Page, app: Application): Promise<string> {
   await openSite(page, app, SITE)
-  await composed(page)
   return /sites\/([\w-]+)/.exec(page.url())![1]!
 }
 /** Opens the page of the instruments in Compose. @returns the id of its site */

@@ -1,12 +1,10 @@
-import { composed, expect, openSite, saved, test } from './application'
+import { expect, saved, test } from './application'
+import { openBare } from './sweep.fixture'
 import { designer, measure, near, rowsOf } from './designer'
 import type { Box } from './views'
 
-const SITE = 'Hollin Ridge Observatory'
-
 test.beforeEach(async ({ page, app }) => {
-  await openSite(page, app, SITE)
-  await composed(page)
+  await openBare(page, app)
 })
 
 test('a grid of one and three cells with lines of 2 px between them', async ({ page, app }) => {

@@ -1,12 +1,8 @@
 import type { Page } from '@playwright/test'
-import { composed, expect, saved, test } from './application'
+import { composed, expect, openScreen, saved, test } from './application'
 
 async function openCopy(page: Page, url: string): Promise<void> {
-  await page.goto(url)
-  await page.getByRole('link', { name: 'Open Hollin Ridge Observatory' }).click()
-  await composed(page)
-  await page.getByRole('navigation', { name: 'Path of the work' }).getByRole('link', { name: 'Copy' }).click()
-  await page.waitForURL(/\/copy$/)
+  await openScreen(page, { url }, 'Hollin Ridge Observatory', 'copy')
   await expect(page.locator('[data-deck]')).toContainText('Bring a coat')
 }
 

@@ -2,7 +2,9 @@ import { type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
 import { newPage } from '#core/site/defaults'
 import type { Site } from '#core/site/schema'
-import { composed, expect, test } from './application'
+import { PAGE_SCREENS } from '../app/screens'
+import { awake, composed, expect, test } from './application'
+import { keep } from './sweep.fixture'
 
 const LONG = 'The society of friends of the old lighthouse and of its keepers on Inner Farther Skerry'.slice(0, 80)
 
@@ -89,26 +91,13 @@ const faultsOfTargets = (page: Page) =>
     return [...new Set(faults)]
   })
 
-const SCREENS = ['brief', 'copy', 'references', 'compose', 'style', 'play', 'deliver']
-
-test('every screen holds long names, many pages and many colours, from 1024 px on', async ({ page, app, request }) => {
-  const made = await request.post(`${app.url}/?index`, {
-    multipart: {
-      intent: 'import',
-      file: { name: 'x.site.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(crowded())) },
-    },
-    headers: { accept: 'application/json' },
-  })
-  expect(made.ok()).toBe(true)
-  await page.goto(app.url)
-  await page.getByRole('link', { name: `Open ${LONG}` }).click()
+test('every screen holds long names, many pages and many colours, from 1024 px on', async ({ page, app }) => {
+  await page.goto(keep(app, crowded()))
   await composed(page)
   const start = page.url().replace(/compose$/, '')
-  for (const screen of SCREENS) {
-    await page.goto(start + screen)
-    await expect(
-      page.getByRole('navigation', { name: 'Path of the work' }).or(page.getByLabel('Width of the page')).first(),
-    ).toBeVisible()
+  for (const screen of PAGE_SCREENS) {
+    await page.goto(start + screen, { waitUntil: 'commit' })
+    await awake(page)
     for (const width of [1024, 1280]) {
       await page.setViewportSize({ width, height: 800 })
       expect.soft(await faultsOfBar(page), `${screen} at ${width}`).toEqual([])

@@ -5,7 +5,7 @@ import { walk } from '#core/blocks/tree'
 import { rangeAt } from '#core/grid/columns'
 import { findBlock } from '#core/site/tree'
 import type { Site } from '#core/site/schema'
-import { composed, expect, openSite, test } from './application'
+import { expect, openSite, test } from './application'
 import { designer } from './designer'
 
 const EDGES = ['left', 'right', 'top', 'bottom'] as const
@@ -13,7 +13,6 @@ const EDGES = ['left', 'right', 'top', 'bottom'] as const
 test('the causes of every edge of the page add up to it, in every view, and each is known', async ({ page, app }) => {
   const site = JSON.parse(readFileSync('demo/observatory.site.json', 'utf8')) as Site
   await openSite(page, app, site.name)
-  await composed(page)
   const wrong: string[] = []
   let edges = 0
   for (const width of [1280, 768, 375]) {
@@ -48,7 +47,6 @@ test('the causes of every edge of the page add up to it, in every view, and each
 
 test('an edge says why it stands where it does, pointed at and in the tray', async ({ page, app }) => {
   await openSite(page, app, 'Hollin Ridge Observatory')
-  await composed(page)
   const { section, words, figure, tray } = designer(page)
   await section('Contact')
   await words('Text', 'Up the hill road, past the last farm.')

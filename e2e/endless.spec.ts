@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { composed, expect, openSite, saved, test } from './application'
+import { expect, openSite, saved, test } from './application'
 import { seriousOn } from './axe'
 import { designer } from './designer'
 import { press } from './views'
@@ -28,7 +28,6 @@ test('a gradient of the guide’s colours moves, a strip passes, and both are pa
   browser,
 }) => {
   await openSite(page, app, 'Hollin Ridge Observatory')
-  await composed(page)
   const { section, block, words, figure, choose, out, tray } = designer(page)
   await section('Proof')
   await block('Group')
@@ -100,7 +99,6 @@ test('a gradient of the guide’s colours moves, a strip passes, and both are pa
 
 test('a scrub comes after the scroll by its time, and gets to the same place', async ({ page, app, context }) => {
   await openSite(page, app, 'Hollin Ridge Observatory')
-  await composed(page)
   const { figure, choose } = designer(page)
   await press(page, 1280, 'h1')
   await page.keyboard.press('j')

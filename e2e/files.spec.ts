@@ -1,6 +1,6 @@
 import { unzipSync } from 'fflate'
 import { readFileSync } from 'node:fs'
-import { composed, expect, openSite, saved, test } from './application'
+import { expect, openSite, saved, test } from './application'
 import { seriousOn } from './axe'
 import { press } from './views'
 
@@ -8,7 +8,6 @@ const PDF = Buffer.from('%PDF-1.4\n1 0 obj<</Type/Catalog>>endobj\ntrailer<</Roo
 
 test('a button leads to a file that is uploaded, visitors get it, and the export has it', async ({ page, app, context }) => {
   await openSite(page, app, 'Hollin Ridge Observatory')
-  await composed(page)
   await press(page, 1280, '#opening .button-primary')
   const tray = page.getByRole('region', { name: 'Tray' })
   await tray.getByRole('tab', { name: 'States' }).click()

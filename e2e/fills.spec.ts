@@ -1,4 +1,4 @@
-import { composed, expect, openSite, saved, test } from './application'
+import { expect, openSite, saved, test } from './application'
 import { designer } from './designer'
 
 test('fills are laid in layers; a handle of a gradient paints by CSS alone, and what it comes to is one step', async ({
@@ -6,7 +6,6 @@ test('fills are laid in layers; a handle of a gradient paints by CSS alone, and 
   app,
 }) => {
   await openSite(page, app, 'Hollin Ridge Observatory')
-  await composed(page)
   const { section, choose, figure, tray } = designer(page)
   await section('Story')
   await figure('Height, least', '400')
@@ -72,7 +71,6 @@ test('over a gradient words are measured, an ink is tried before it is taken, an
   app,
 }) => {
   await openSite(page, app, 'Hollin Ridge Observatory')
-  await composed(page)
   const { section, words, choose, figure, fill, tray } = designer(page)
   await section('Story')
   await figure('Height, least', '400')

@@ -114,7 +114,6 @@ test('what lies behind all has no drop lines among blocks, only what it would li
 
 test('a property is gone to by name, in whatever column or tab it is', async ({ page, app }) => {
   await openSite(page, app, 'Hollin Ridge Observatory')
-  await composed(page)
   await page.keyboard.press(']')
   await page.keyboard.press('Enter')
   const goTo = async (typed: string, field: RegExp) => {

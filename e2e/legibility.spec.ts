@@ -2,7 +2,7 @@ import sharp from 'sharp'
 import { legibilityOf } from '#core/legibility/legibility'
 import type { Motion } from '#core/motion/motion'
 import { pixels } from '#core/values/length'
-import { composed, expect, openSite, saved, test } from './application'
+import { expect, openSite, saved, test } from './application'
 import { designer } from './designer'
 import { keep, section, siteOf, worded } from './sweep.fixture'
 
@@ -21,7 +21,6 @@ test('words over a picture are measured as Chromium paints it, and the offered s
   app,
 }) => {
   await openSite(page, app, 'Hollin Ridge Observatory')
-  await composed(page)
   const { section, block, words, figure, choose, fill, out, tray, order } = designer(page)
   await section('Story')
   await figure('Height, least', '500')

@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test'
 import sharp from 'sharp'
 import { seriousOn } from './axe'
-import { composed, expect, openSite, saved, test } from './application'
+import { expect, openSite, saved, test } from './application'
 import { designer } from './designer'
 
 const plain = (width: number, height: number, background: string) =>
@@ -22,7 +22,6 @@ test('pictures are sent many at once, tagged, found, given what every crop keeps
   app,
 }) => {
   await openSite(page, app, 'Hollin Ridge Observatory')
-  await composed(page)
   const dialog = await open(page)
   const files = await Promise.all(
     Array.from({ length: 12 }, async (_, i) => file(`view-${i}.jpg`, await plain(600 + i, 400, `rgb(${i * 20}, 90, 120)`))),
@@ -83,7 +82,6 @@ test('pictures are sent many at once, tagged, found, given what every crop keeps
 
 test('a picture is dragged in its frame, and another takes its place below a breakpoint', async ({ page, app }) => {
   await openSite(page, app, 'Hollin Ridge Observatory')
-  await composed(page)
   const { section, block, choose, tray } = designer(page)
   await section('Story')
   await block('Picture')

@@ -1,6 +1,6 @@
 import { unzipSync } from 'fflate'
 import { readFileSync } from 'node:fs'
-import { composed, expect, openSite, test } from './application'
+import { expect, openScreen, test } from './application'
 
 /** Widths and densities at which the exported pages are loaded. */
 const WINDOWS = [320, 375, 420, 540, 639, 640, 768, 900, 1023, 1024, 1180, 1280, 1440, 1680, 1920, 2100, 2240, 2400, 2500, 2560]
@@ -12,9 +12,7 @@ test('sizes are fitted to the boxes that were measured, and the browser takes th
   browser,
 }) => {
   test.slow()
-  await openSite(page, app, 'Hollin Ridge Observatory')
-  await composed(page)
-  await page.getByRole('link', { name: /^Deliver/ }).click()
+  await openScreen(page, app, 'Hollin Ridge Observatory', 'deliver')
   const download = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Export the site' }).click()
   const files = unzipSync(new Uint8Array(readFileSync((await (await download).path())!)))

@@ -10,7 +10,6 @@ import type { Site } from '#core/site/schema'
 import type { StyleValues } from '#core/style/registry'
 import { pixels } from '#core/values/length'
 import { testIds } from '#core/values/ids.fixture'
-import { scrolledTo } from './scrolled'
 
 const PLAN = 'plan'
 const half = { value: 50, unit: '%' } as const
@@ -137,22 +136,46 @@ const boxOf = (page: Page, selector: string): Promise<Box> =>
     return { left, top: top + scrollY, width, height }
   }, selector)
 
-/** Where the block is and how it looks, once what plays has come to its end. */
-async function seenAt(page: Page, scroll: number) {
-  await scrolledTo(page, scroll)
-  return page.evaluate((selector) => {
-    const block = document.querySelector(selector)!
-    const { translate, scale, rotate, opacity } = getComputedStyle(block)
-    const { left, top, width, height } = block.getBoundingClientRect()
-    return {
-      translate: translate === 'none' ? [0, 0] : translate.split(' ').map(parseFloat),
-      middle: { x: left + width / 2, y: top + height / 2 + scrollY },
-      scale: scale === 'none' ? 1 : parseFloat(scale),
-      turn: rotate === 'none' ? 0 : parseFloat(rotate),
-      opacity: Number(opacity),
-    }
-  }, MOVED)
+/** Where a block is and how it looks. */
+type Look = {
+  translate: number[]
+  middle: { x: number; y: number }
+  scale: number
+  turn: number
+  opacity: number
 }
+
+/**
+ * Where the block is and how it looks at each of some scroll positions, one after the other, once what plays has come to
+ * its end: one loop inside the page, since a call from here for each position takes longer than the position.
+ */
+const seenAlong = (page: Page, scrolls: readonly number[]): Promise<Look[]> =>
+  page.evaluate(
+    async ([selector, list]) => {
+      const block = document.querySelector(String(selector))!
+      const frame = () => new Promise((done) => requestAnimationFrame(done))
+      const playing = () =>
+        document.getAnimations().some((one) => one.timeline instanceof DocumentTimeline && one.playState === 'running')
+      const seen: Look[] = []
+      for (const scroll of list as number[]) {
+        scrollTo(0, scroll)
+        // What the scroll starts is started a frame after it.
+        for (let n = 0; n < 4; n++) await frame()
+        while (playing()) await frame()
+        const { translate, scale, rotate, opacity } = getComputedStyle(block)
+        const { left, top, width, height } = block.getBoundingClientRect()
+        seen.push({
+          translate: translate === 'none' ? [0, 0] : translate.split(' ').map(parseFloat),
+          middle: { x: left + width / 2, y: top + height / 2 + scrollY },
+          scale: scale === 'none' ? 1 : parseFloat(scale),
+          turn: rotate === 'none' ? 0 : parseFloat(rotate),
+          opacity: Number(opacity),
+        })
+      }
+      return seen
+    },
+    [MOVED, scrolls] as const,
+  )
 
 for (const window of [
   { width: 1280, height: 800 },
@@ -175,8 +198,9 @@ for (const window of [
         await load(page, site, engine)
         // Down in fifty steps, and in some of them back.
         const steps = Array.from({ length: 50 }, (_, i) => Math.round((i / 49) * (height - window.height)))
-        for (const scroll of [...steps, ...steps.filter((_, i) => i % 10 === 5).reverse()]) {
-          const seen = await seenAt(page, scroll)
+        const way = [...steps, ...steps.filter((_, i) => i % 10 === 5).reverse()]
+        for (const [n, seen] of (await seenAlong(page, way)).entries()) {
+          const scroll = way[n]!
           const now = stateAt(one.motion, box, scene, { scroll })
           const far = Math.max(
             Math.abs(seen.middle.x - (box.left + box.width / 2 + now.x)),
@@ -245,30 +269,28 @@ test('a loop is where it is worked out to be at fifty times, and its colours are
 test('nothing is hidden or moved for those who want no motion, without a script, or on paper', async ({ browser }) => {
   const rest = { translate: [0, 0], scale: 1, turn: 0, opacity: 1 }
   const wrong: string[] = []
+  const quiet = await browser.newPage({ reducedMotion: 'reduce' })
+  const scriptless = await browser.newContext({ javaScriptEnabled: false })
+  const bare = await scriptless.newPage()
+  const paper = await browser.newPage()
+  await paper.emulateMedia({ media: 'print' })
   for (const [name, one] of Object.entries(CASES)) {
     const site = siteOf(one)
-    const quiet = await browser.newPage({ reducedMotion: 'reduce' })
     await load(quiet, site)
-    const scriptless = await browser.newContext({ javaScriptEnabled: false })
-    const bare = await scriptless.newPage()
     await load(bare, site, 'plain')
-    const paper = await browser.newPage()
     await load(paper, site)
-    await paper.emulateMedia({ media: 'print' })
     for (const [where, page] of [
       ['reduced', quiet],
       ['paper', paper],
     ] as const)
-      for (const scroll of [0, 400, 900]) {
-        const { middle: _, ...seen } = await seenAt(page, scroll)
-        if (JSON.stringify(seen) !== JSON.stringify(rest)) wrong.push(`${name}, ${where}, at ${scroll}: ${JSON.stringify(seen)}`)
-      }
+      for (const { middle: _, ...seen } of await seenAlong(page, [0, 400, 900]))
+        if (JSON.stringify(seen) !== JSON.stringify(rest)) wrong.push(`${name}, ${where}: ${JSON.stringify(seen)}`)
     const { opacity, animation } = await bare.locator(MOVED).evaluate((block) => {
       const style = getComputedStyle(block)
       return { opacity: style.opacity, animation: style.animationName }
     })
     if (opacity !== '1' || animation !== 'none') wrong.push(`${name}, without a script: ${opacity}, ${animation}`)
-    await Promise.all([quiet.close(), scriptless.close(), paper.close()])
   }
+  await Promise.all([quiet.close(), scriptless.close(), paper.close()])
   expect(wrong).toEqual([])
 })

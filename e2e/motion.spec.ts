@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { composed, expect, openSite, saved, test } from './application'
+import { expect, openSite, saved, test } from './application'
 import { seriousOn } from './axe'
 import { designer } from './designer'
 import { scrolledTo } from './scrolled'
@@ -26,7 +26,6 @@ test('a heading grows, a picture overtakes the page and a passage comes and goes
   context,
 }) => {
   await openSite(page, app, 'Hollin Ridge Observatory')
-  await composed(page)
   const { choose, figure, tray, order } = designer(page)
   const h1 = page.locator('[data-view="1280"] iframe').contentFrame().locator('h1')
   await press(page, 1280, 'h1')
@@ -106,7 +105,6 @@ test('a heading grows, a picture overtakes the page and a passage comes and goes
 
 test('an end of a bar is dragged in one step, and a range of nothing is said', async ({ page, app }) => {
   await openSite(page, app, 'Hollin Ridge Observatory')
-  await composed(page)
   const { choose, tray, figure } = designer(page)
   await press(page, 1280, 'h1')
   await page.keyboard.press('j')
@@ -130,7 +128,6 @@ test('an end of a bar is dragged in one step, and a range of nothing is said', a
 
 test('states stand side by side, and a visitor brings them about', async ({ page, app, context }) => {
   await openSite(page, app, 'Hollin Ridge Observatory')
-  await composed(page)
   const { tray, figure } = designer(page)
   await press(page, 1280, '.opening-button, section a[class*="button"]')
   await tray.getByRole('tab', { name: 'States' }).click()
@@ -155,7 +152,6 @@ test('states stand side by side, and a visitor brings them about', async ({ page
 
 test('a page plays for those who want no motion, without a script, in an older engine, and slowly', async ({ page, app }) => {
   await openSite(page, app, 'Hollin Ridge Observatory')
-  await composed(page)
   await page.getByRole('link', { name: 'Play page' }).click()
   const frame = page.frameLocator('iframe[title^="Autumn nights at"]')
   await frame.locator('h1').waitFor()

@@ -1,10 +1,10 @@
-import { composed, expect, openSite, saved, test } from './application'
+import { expect, saved, test } from './application'
+import { openBare } from './sweep.fixture'
 import type { Box } from './views'
 import { designer, measure, near, WIDTHS } from './designer'
 
 test.beforeEach(async ({ page, app }) => {
-  await openSite(page, app, 'Hollin Ridge Observatory')
-  await composed(page)
+  await openBare(page, app)
 })
 
 test('a picture is dragged out to the edge of the window, and words stand in the middle columns', async ({ page, app }) => {

@@ -1,13 +1,9 @@
 import type { Page } from '@playwright/test'
-import { composed, expect, saved, test } from './application'
+import { composed, expect, openScreen, openSite, saved, test } from './application'
 import { seriousOn } from './axe'
 
 const openStep = async (page: Page, url: string, name: string) => {
-  await page.goto(url)
-  await page.getByRole('link', { name: 'Open Hollin Ridge Observatory' }).click()
-  await composed(page)
-  await page.getByRole('navigation', { name: 'Path of the work' }).getByRole('link', { name }).click()
-  await page.waitForURL(new RegExp(`/${name.toLowerCase()}$`))
+  await openScreen(page, { url }, 'Hollin Ridge Observatory', name.toLowerCase())
 }
 
 test('the board takes pictures of the library, a palette and a picked colour; cards snap, group and move together', async ({
@@ -70,9 +66,7 @@ test('the board takes pictures of the library, a palette and a picked colour; ca
 })
 
 test('a form is filled in on the played page, confirmed on the same site, and its entry is in the inbox', async ({ page, app }) => {
-  await page.goto(app.url)
-  await page.getByRole('link', { name: 'Open Hollin Ridge Observatory' }).click()
-  await composed(page)
+  await openSite(page, app, 'Hollin Ridge Observatory')
   await page.getByRole('button', { name: 'Autumn nights' }).click()
   await page.getByRole('menuitem', { name: 'Winter sky chart', exact: true }).click()
   await expect(page.frameLocator('[data-view="1280"] iframe').locator('h1')).toContainText('cold fingers')
@@ -90,9 +84,7 @@ test('a form is filled in on the played page, confirmed on the same site, and it
 })
 
 test('pages are ordered, renamed and left out of navigation that follows them; links follow an address', async ({ page, app }) => {
-  await page.goto(app.url)
-  await page.getByRole('link', { name: 'Open Hollin Ridge Observatory' }).click()
-  await composed(page)
+  await openSite(page, app, 'Hollin Ridge Observatory')
   const view = page.frameLocator('[data-view="1280"] iframe')
   await page
     .getByRole('complementary', { name: 'Running order' })

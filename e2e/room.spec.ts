@@ -6,7 +6,6 @@ const SITE = 'Hollin Ridge Observatory'
 
 test.beforeEach(async ({ page, app }) => {
   await openSite(page, app, SITE)
-  await composed(page)
 })
 
 /** The scale that a view is drawn at, as its caption says. */

@@ -1,11 +1,10 @@
-import { composed, expect, openSite, saved, test } from './application'
+import { expect, openSite, saved, test } from './application'
 import { designer, measure, near } from './designer'
 
 const SITE = 'Hollin Ridge Observatory'
 
 test.beforeEach(async ({ page, app }) => {
   await openSite(page, app, SITE)
-  await composed(page)
 })
 
 test('a card made shared, placed six times, changed once', async ({ page, app }) => {

@@ -1,4 +1,4 @@
-import { composed, expect, openSite, saved, test } from './application'
+import { expect, openSite, saved, test } from './application'
 import { designer } from './designer'
 
 test('slides are reached without a script by their dots, and with one by buttons and keys; none moves by itself for those who want no motion', async ({
@@ -7,7 +7,6 @@ test('slides are reached without a script by their dots, and with one by buttons
   browser,
 }) => {
   await openSite(page, app, 'Hollin Ridge Observatory')
-  await composed(page)
   const { section, block, figure, tray, order, choose } = designer(page)
   await section('Story')
   await block('Slideshow')

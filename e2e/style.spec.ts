@@ -1,16 +1,12 @@
 import type { Page } from '@playwright/test'
 import { convert } from 'fontverter'
 import { readFileSync } from 'node:fs'
-import { composed, expect, saved, test } from './application'
+import { composed, expect, openScreen, saved, test } from './application'
 import { seriousOn } from './axe'
 import { onScreen } from './views'
 
 const openStyle = async (page: Page, url: string) => {
-  await page.goto(url)
-  await page.getByRole('link', { name: 'Open Hollin Ridge Observatory' }).click()
-  await composed(page)
-  await page.getByRole('navigation', { name: 'Path of the work' }).getByRole('link', { name: 'Style' }).click()
-  await page.waitForURL(/\/style$/)
+  await openScreen(page, { url }, 'Hollin Ridge Observatory', 'style')
   await expect(page.frameLocator('[data-live="1280"] iframe').first().locator('h1')).toBeVisible()
 }
 

@@ -11,7 +11,7 @@ import { testIds } from '#core/values/ids.fixture'
 import { openStore } from '#server/database'
 import { createSite } from '#server/sites'
 import { bundled } from '../bin/bundle'
-import type { Application } from './application'
+import { type Application, composed } from './application'
 
 /** A block with words in English, an id and values. */
 export function worded(kind: 'text' | 'heading' | 'button' | 'link', id: string, words: string, values: StyleValues = {}): Block {
@@ -35,6 +35,13 @@ export function keep(app: Application, site: Site): string {
   const id = createSite(store, site)
   store.close()
   return `${app.url}/sites/${id}`
+}
+
+/** Opens a site in Compose that has nothing but a plan, so that what is built on it is laid out and painted fast. */
+export async function openBare(page: Page, app: Application): Promise<void> {
+  const site = siteOf('Bare', [{ ...section('plan', []), job: 'plan', name: 'Plan' }])
+  await page.goto(`${keep(app, site)}/pages/${site.pages[0]!.id}/compose`, { waitUntil: 'commit' })
+  await composed(page)
 }
 
 /** Makes what runs pages through their widths known to a page of the application, as `sweepOf(site)`. */

@@ -4,7 +4,7 @@ import type { Block, Section } from '#core/blocks/index'
 import { pixels } from '#core/values/length'
 import { stressOf } from '#core/stress/index'
 import type { WidthFinding } from '#core/sweep/find'
-import { type Application, composed, expect, openSite, test } from './application'
+import { type Application, expect, openScreen, test } from './application'
 import { group, section, siteOf, stressedSweepOf, sweepOf, withSweeper, worded } from './sweep.fixture'
 
 const PAGES = 200
@@ -213,9 +213,7 @@ test('where the demo page is called clean, nothing reaches past the window and n
   context,
 }) => {
   test.slow()
-  await openSite(page, app, 'Hollin Ridge Observatory')
-  await composed(page)
-  await page.getByRole('link', { name: /^Check/ }).click()
+  await openScreen(page, app, 'Hollin Ridge Observatory', 'check')
   await expect(page.locator('[data-faults]')).toHaveAttribute('data-faults', '0')
   // The page as visitors get it, at every px, measured by what is nowhere in the checks; in a window of a file that has
   // no rules of its own for what may be shown in it.

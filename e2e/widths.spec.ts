@@ -1,4 +1,4 @@
-import { composed, expect, openSite, saved, test } from './application'
+import { expect, openSite, saved, test } from './application'
 import { boxesInView } from './views'
 
 const SITE = 'Hollin Ridge Observatory'
@@ -48,7 +48,6 @@ test('exceptions stand in a table: copied, made the base, cleared; a block is le
 
 test('a group wraps by itself: its items have a least width, and no exceptions are needed', async ({ page, app }) => {
   await openSite(page, app, SITE)
-  await composed(page)
   const tray = page.getByRole('region', { name: 'Tray' })
   const cards = page.getByRole('complementary', { name: 'Running order' }).getByRole('button', { name: /^Reason 4 col/ })
   await page

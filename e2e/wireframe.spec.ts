@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { composed, expect, saved, test } from './application'
+import { composed, expect, openScreen, openSite, saved, test } from './application'
 import { middle, onScreen } from './views'
 
 /** The copy of an observatory's landing page, as a copywriter would send it. */
@@ -198,10 +198,7 @@ test('the deck and the page say the same: typed in one, it is in the other; unpl
   page,
   app,
 }) => {
-  await page.goto(app.url)
-  await page.getByRole('link', { name: 'Open Hollin Ridge Observatory' }).click()
-  await composed(page)
-  await step(page, 'Copy')
+  await openScreen(page, app, 'Hollin Ridge Observatory', 'copy')
   const live = page.frameLocator('[data-live="1280"] iframe')
   await expect(live.locator('h1')).toContainText('Bring a coat')
   const deck = page.locator('[data-deck] .cm-content')
@@ -251,9 +248,7 @@ test('the wire look is for one view or all, and is compared with the finished lo
   page,
   app,
 }) => {
-  await page.goto(app.url)
-  await page.getByRole('link', { name: 'Open Hollin Ridge Observatory' }).click()
-  await composed(page)
+  await openSite(page, app, 'Hollin Ridge Observatory')
   const faceAt = (width: number) =>
     page
       .frameLocator(`[data-view="${width}"] iframe`)

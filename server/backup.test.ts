@@ -2,7 +2,7 @@ import { existsSync, mkdirSync, mkdtempSync, readFileSync, writeFileSync } from 
 import { spawn } from 'node:child_process'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { afterEach, beforeEach, expect, test } from 'vitest'
+import { afterEach, beforeEach, expect, test, vi } from 'vitest'
 import { newSite } from '#core/site/defaults'
 import { testIds } from '#core/values/ids.fixture'
 import { backUp, BackupError, restore } from './backup'
@@ -32,7 +32,8 @@ afterEach(() => {
 test('a backup of a database that is written to is whole, and brings its state back with its pictures', async () => {
   let revision = 0
   const timer = setInterval(() => rename(revision++, `Name ${revision}`), 1)
-  await new Promise((resolve) => setTimeout(resolve, 30))
+  // It is being written to once there have been some edits.
+  await vi.waitFor(() => expect(revision).toBeGreaterThan(5), { timeout: 60_000, interval: 1 })
   const atLeast = revision
   expect(await backUp(file(), copy())).toBe(1)
   clearInterval(timer)

@@ -6,7 +6,7 @@ import { later } from '../ui/later'
 import { useSessionStore, useSession } from '../session/context'
 
 /** The lists, loaded when the first is opened. */
-export const ByNameList = later(async () => (await import('./by-name-list')).ByNameList)
+export const ByNameList = later(async () => (await import('./by-name-list')).ByNameList, { takesKeys: true })
 
 type Open = 'commands' | 'keys' | null
 

@@ -27,12 +27,12 @@ const TRAY = 236
 
 // Printed by the server with the page; what drags its rows is loaded behind it.
 const RunningOrder = later(async () => (await import('./running-order')).RunningOrder)
-const Chooser = later(async () => (await import('./chooser/chooser')).Chooser)
+const Chooser = later(async () => (await import('./chooser/chooser')).Chooser, { takesKeys: true })
 const Compare = later(async () => (await import('./compare')).Compare)
-const ExceptionsDialog = later(async () => (await import('./exceptions-dialog')).ExceptionsDialog)
-const PicturesDialog = later(async () => (await import('./pictures/pictures-dialog')).PicturesDialog)
-const SharedDialog = later(async () => (await import('./shared-dialog')).SharedDialog)
-const PagesDialog = later(async () => (await import('./pages-dialog')).PagesDialog)
+const ExceptionsDialog = later(async () => (await import('./exceptions-dialog')).ExceptionsDialog, { takesKeys: true })
+const PicturesDialog = later(async () => (await import('./pictures/pictures-dialog')).PicturesDialog, { takesKeys: true })
+const SharedDialog = later(async () => (await import('./shared-dialog')).SharedDialog, { takesKeys: true })
+const PagesDialog = later(async () => (await import('./pages-dialog')).PagesDialog, { takesKeys: true })
 
 /** The Compose screen: running order, views at every width, and the tray. */
 export function Compose(props: SiteScreenProps) {

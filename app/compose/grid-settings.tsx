@@ -3,7 +3,7 @@ import { Popover } from 'radix-ui'
 import { IconButton } from '../ui/button'
 import { later } from '../ui/later'
 
-const GridTable = later(async () => (await import('./grid-table')).GridTable)
+const GridTable = later(async () => (await import('./grid-table')).GridTable, { takesKeys: true })
 
 /** What opens the breakpoints of the site with the grid of each. */
 export function GridSettings() {

@@ -2,7 +2,7 @@ import { ContextMenu } from 'radix-ui'
 import type { ReactNode } from 'react'
 import { later } from '../ui/later'
 
-const PointerItems = later(async () => (await import('./pointer-items')).PointerItems)
+const PointerItems = later(async () => (await import('./pointer-items')).PointerItems, { takesKeys: true })
 
 /** The menu that opens at the pointer, with what is done with the selection most. */
 export function PointerMenu({ children }: { children: ReactNode }) {

@@ -13,8 +13,8 @@ import { usePlacing } from './use-placing'
 import { WordsPanel } from './words-panel'
 
 const DeckEditor = later(async () => (await import('./deck-editor')).DeckEditor)
-const ImportCopy = later(async () => (await import('./import-copy')).ImportCopy)
-const SearchPanel = later(async () => (await import('./search-panel')).SearchPanel)
+const ImportCopy = later(async () => (await import('./import-copy')).ImportCopy, { takesKeys: true })
+const SearchPanel = later(async () => (await import('./search-panel')).SearchPanel, { takesKeys: true })
 
 /** The Copy screen: the deck at the left, where its words stand in the middle, the page at the right. */
 export function Copy(props: SiteScreenProps) {

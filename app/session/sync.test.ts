@@ -2,217 +2,224 @@ import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
 import { demoSite } from '#core/edits/edits.fixture'
 import type { Edit } from '#core/edits/index'
 import { walkPage } from '#core/site/tree'
-import { createSessionStore, edit, type SessionStore, takeIn } from './store'
+import { getSite, saveEdits } from '#server/sites'
+import { type EditsServer, startEditsServer } from './edits-server.fixture'
+import { createSessionStore, edit, type SessionStore } from './store'
 import { startSync } from './sync'
 
 const site = demoSite()
 const page = site.pages[0]!
 const text = [...walkPage(page)].find((block) => block.kind === 'text')!
 const words = (value: string): Edit => ({ kind: 'words', block: text.id, words: { en: [value] } })
+const name = (value: string): Edit => ({ kind: 'site', field: 'name', value })
 
-/** A channel between tabs, and storage, as a browser has them. */
-class Channel {
-  static open: Channel[] = []
-  onmessage: ((event: { data: number }) => void) | null = null
-  posted: number[] = []
-  constructor() {
-    Channel.open.push(this)
-  }
-  postMessage(data: number) {
-    this.posted.push(data)
-  }
-  close() {
-    Channel.open = Channel.open.filter((one) => one !== this)
-  }
+let server: EditsServer
+let store: SessionStore
+let stops: (() => void)[]
+let kept: Map<string, string>
+
+/** Waits for a state, until only a hang can be the reason. */
+const until = (check: () => void) => vi.waitFor(check, { timeout: 60_000, interval: 20 })
+
+/** Opens the site in a tab. @param revision what the tab was loaded at */
+function openTab(revision = 0): SessionStore {
+  const tab = createSessionStore(server.id, page.id, site, revision)
+  stops.push(startSync(tab))
+  return tab
 }
 
-type Sent = { base: number; edits: { key: string; edit: Edit }[] }
-let store: SessionStore
-let stop: () => void
-let posts: Sent[]
-let kept: Map<string, string>
-let answer: (sent: Sent) => Response | Promise<Response>
-let since: () => object
+/** Saves an edit as another tab does. @returns the revision that it made */
+function saveElsewhere(key: string, one: Edit): number {
+  const { revision } = getSite(server.store, server.id)
+  const result = saveEdits(server.store, server.id, revision, [{ key, edit: one }])
+  return result.status === 'saved' ? result.revision : Number.NaN
+}
+const onServer = () => getSite(server.store, server.id)
+/** The words of the block in the server's database. */
+const wordsKept = () => {
+  const found = [...walkPage(onServer().site.pages[0]!)].find((one) => one.id === text.id)
+  return found?.kind === 'text' ? found.words.en : undefined
+}
+/** Waits until a tab has nothing left to send and knows the server's newest revision. */
+const settled = (tab = store, revision?: number) =>
+  until(() => {
+    expect(tab.getState().session.pending).toEqual([])
+    expect(tab.getState().sending.size).toBe(0)
+    if (revision !== undefined) expect(tab.getState().session.revision).toBe(revision)
+  })
 
-const saved = (sent: Sent) => Response.json({ status: 'saved', revision: sent.base + sent.edits.length, refused: [] })
-
-beforeEach(() => {
-  vi.useFakeTimers()
-  posts = []
+beforeEach(async () => {
+  server = await startEditsServer(site)
   kept = new Map()
-  Channel.open = []
-  answer = saved
-  since = () => ({ revision: 0, missed: [] })
-  vi.stubGlobal('BroadcastChannel', Channel)
+  stops = []
+  vi.stubGlobal('fetch', server.fetch)
   vi.stubGlobal('window', new EventTarget())
   vi.stubGlobal('sessionStorage', {
-    getItem: (name: string) => kept.get(name) ?? null,
-    setItem: (name: string, value: string) => void kept.set(name, value),
-    removeItem: (name: string) => void kept.delete(name),
+    getItem: (key: string) => kept.get(key) ?? null,
+    setItem: (key: string, value: string) => void kept.set(key, value),
+    removeItem: (key: string) => void kept.delete(key),
   })
-  vi.stubGlobal('fetch', (_: string, init?: { body: string }) => {
-    if (!init) return Promise.resolve(Response.json(since()))
-    const sent = JSON.parse(init.body) as Sent
-    posts.push(sent)
-    return Promise.resolve().then(() => answer(sent))
-  })
-  store = createSessionStore('s', page.id, site, 0)
-  stop = startSync(store)
+  store = openTab()
 })
-afterEach(() => {
-  stop()
-  vi.useRealTimers()
+afterEach(async () => {
+  for (const stop of stops) stop()
   vi.unstubAllGlobals()
+  await server.end()
 })
-
-const pass = (ms: number) => vi.advanceTimersByTimeAsync(ms)
 
 describe('saving', () => {
-  test('an edit that another tab makes needless while it cannot be sent leaves nothing waiting', async () => {
-    edit(store, words('Typed without a connection'))
-    answer = () => {
-      takeIn(store, [{ key: 'other', edit: { kind: 'remove', blocks: [text.id] } }], 1)
-      throw new Error('No connection.')
-    }
-    await pass(50)
-    expect(store.getState().session.pending).toEqual([])
-    expect(store.getState().save.kind).toBe('saved')
-  })
-
-  test('sends an edit shortly after it was made, and says that it is saved', async () => {
+  test('sends an edit shortly after it was made; it is in the database then, and said to be saved', async () => {
     edit(store, words('One'))
-    expect(posts).toEqual([])
-    await pass(60)
-    expect(posts).toHaveLength(1)
-    expect(posts[0]).toMatchObject({ base: 0, edits: [{ edit: words('One') }] })
+    expect(server.posts).toEqual([])
+    await settled()
+    expect(server.posts).toEqual([{ base: 0, edits: [{ key: expect.any(String) as string, edit: words('One') }] }])
+    expect(wordsKept()).toEqual(['One'])
     expect(store.getState().save.kind).toBe('saved')
-    expect(store.getState().session).toMatchObject({ revision: 1, pending: [] })
+    expect(store.getState().session.revision).toBe(onServer().revision)
   })
 
   test('sends a stretch of typing as one edit', async () => {
     for (const value of ['O', 'On', 'One']) edit(store, words(value), 'typing')
-    await pass(60)
-    expect(posts[0]!.edits.map((one) => one.edit)).toEqual([words('One')])
+    await settled()
+    expect(server.posts[0]!.edits.map((one) => one.edit)).toEqual([words('One')])
   })
 
   test('has one request on its way at a time; what is made meanwhile follows on the new revision', async () => {
     let release = (): void => undefined
-    answer = (sent) => new Promise((done) => (release = () => done(saved(sent))))
+    server.before = () => new Promise<void>((done) => (release = done))
     edit(store, words('One'))
-    await pass(60)
+    await until(() => expect(server.posts).toHaveLength(1))
+    server.before = () => undefined
     edit(store, words('Two'))
-    await pass(200)
-    expect(posts).toHaveLength(1)
-    answer = saved
+    expect(store.getState().session.pending).toHaveLength(2)
     release()
-    await pass(60)
-    expect(posts).toHaveLength(2)
-    expect(posts[1]).toMatchObject({ base: 1, edits: [{ edit: words('Two') }] })
+    await settled()
+    expect(server.posts.map((one) => one.base)).toEqual([0, 1])
+    expect(wordsKept()).toEqual(['Two'])
+    expect(server.posts.at(-1)!.edits).toMatchObject([{ edit: words('Two') }])
   })
 
-  test('tells the other tabs, and asks when another tab tells', async () => {
-    edit(store, words('One'))
-    await pass(60)
-    expect(Channel.open[0]!.posted).toEqual([1])
-    since = () => ({ revision: 2, missed: [{ key: 'x', edit: words('Theirs') }] })
-    Channel.open[0]!.onmessage!({ data: 2 })
-    await pass(1)
-    expect(store.getState().session.revision).toBe(2)
+  test('an edit that another tab makes needless while it cannot be sent leaves nothing waiting', async () => {
+    server.before = () => {
+      if (onServer().revision === 0) saveElsewhere('other', { kind: 'remove', blocks: [text.id] })
+    }
+    edit(store, words('Typed too late'))
+    await settled(store, 1)
+    expect(store.getState().save.kind).toBe('saved')
+    expect(wordsKept()).toBeUndefined()
+  })
+
+  test('another tab of the browser takes in what one has saved', async () => {
+    const other = openTab()
+    edit(store, words('From the first'))
+    await settled()
+    await settled(other, onServer().revision)
+    expect(other.getState().session.site).toEqual(onServer().site)
+    edit(other, words('From the second'))
+    await settled(other)
+    await settled(store, onServer().revision)
+    expect(store.getState().session.site).toEqual(onServer().site)
   })
 
   test('when behind, takes in what was missed and sends its own on top', async () => {
-    let first = true
-    answer = (sent) => {
-      if (!first) return saved(sent)
-      first = false
-      return Response.json(
-        { status: 'behind', revision: 3, missed: [{ key: 'x', edit: { kind: 'site', field: 'name', value: 'Other' } }] },
-        { status: 409 },
-      )
-    }
+    saveElsewhere('theirs', name('Other'))
     edit(store, words('Mine'))
-    await pass(60)
-    expect(posts.map((one) => one.base)).toEqual([0, 3])
-    expect(store.getState().session.site.name).toBe('Other')
-    expect(store.getState().session.pending).toEqual([])
+    await settled(store, 2)
+    expect(server.posts.map((one) => one.base)).toEqual([0, 1])
+    expect(store.getState().session.site).toEqual(onServer().site)
+    expect(onServer().site.name).toBe('Other')
+    expect(wordsKept()).toEqual(['Mine'])
   })
-})
-
-test('an edit that arrived after the page was loaded is taken in, not lost', async () => {
-  stop()
-  kept.set(
-    'yarrowfinch.unsent.s',
-    JSON.stringify({ revision: 0, pending: [{ key: 'late', edit: { kind: 'site', field: 'name', value: 'Late' } }] }),
-  )
-  since = () => ({ revision: 1, missed: [{ key: 'late', revision: 1, edit: { kind: 'site', field: 'name', value: 'Late' } }] })
-  store = createSessionStore('s', page.id, site, 0)
-  stop = startSync(store)
-  await pass(100)
-  expect(store.getState().session).toMatchObject({ revision: 1, pending: [], site: { name: 'Late' } })
-})
-
-test('what waits is sent when the screen is left', () => {
-  edit(store, words('One'))
-  expect(posts).toEqual([])
-  stop()
-  expect(posts).toHaveLength(1)
-  expect(posts[0]!.edits.map((one) => one.edit)).toEqual([words('One')])
 })
 
 describe('without a connection', () => {
   test('edits wait, say so, and are sent when the server answers again', async () => {
-    answer = () => Promise.reject(new TypeError('offline'))
+    await server.close()
     edit(store, words('One'))
-    await pass(60)
-    expect(store.getState().save.kind).toBe('waiting')
+    await until(() => expect(store.getState().save.kind).toBe('waiting'))
     expect(store.getState().session.pending).toHaveLength(1)
-    answer = saved
-    await pass(600)
+    await server.open()
+    await settled()
+    expect(wordsKept()).toEqual(['One'])
     expect(store.getState().save.kind).toBe('saved')
-    expect(posts.at(-1)!.edits[0]!.key).toBe(posts[0]!.edits[0]!.key)
   })
 
-  test('a server that fails is tried again, later and later', async () => {
-    answer = () => new Response('', { status: 500 })
+  test('what was saved, but whose answer was lost, is not made a second time', async () => {
+    const before = onServer().revision
+    let lost = true
+    server.before = (sent) => {
+      if (!lost) return
+      lost = false
+      saveEdits(server.store, server.id, sent.base, sent.edits as never)
+      throw new Error('The answer is lost.')
+    }
+    edit(store, words('Once'))
+    await settled()
+    expect(onServer().revision).toBe(before + 1)
+    expect(wordsKept()).toEqual(['Once'])
+  })
+
+  test('a server that fails is tried again, each time with the same keys', async () => {
+    let failures = 3
+    server.before = () => {
+      if (failures-- > 0) throw new Error('It failed.')
+    }
     edit(store, words('One'))
-    await pass(60)
-    await pass(500)
-    await pass(1000)
-    await pass(2000)
-    expect(posts).toHaveLength(4)
+    await until(() => expect(server.posts).toHaveLength(4))
+    await settled()
+    expect(new Set(server.posts.map((one) => one.edits[0]!.key)).size).toBe(1)
+    expect(wordsKept()).toEqual(['One'])
   })
 
   test('edits are kept for a reload, and forgotten once they are saved', async () => {
-    answer = () => Promise.reject(new TypeError('offline'))
+    await server.close()
     edit(store, words('One'))
-    await pass(60)
+    await until(() => expect(store.getState().save.kind).toBe('waiting'))
     expect([...kept.values()][0]).toContain('One')
-    answer = saved
+    await server.open()
     window.dispatchEvent(new Event('online'))
-    await pass(60)
+    await settled()
     expect(kept.size).toBe(0)
   })
 
   test('after a reload they are made again and sent, but for those that the server has', async () => {
-    stop()
+    stops.pop()!()
+    saveElsewhere('had', words('Had'))
     const pending = [
       { key: 'had', edit: words('Had') },
-      { key: 'new', edit: { kind: 'site', field: 'name', value: 'New name' } },
+      { key: 'new', edit: name('New name') },
     ]
-    kept.set('yarrowfinch.unsent.s', JSON.stringify({ revision: 0, pending }))
-    since = () => ({ revision: 1, missed: [{ key: 'had', revision: 1, edit: words('Had') }] })
-    store = createSessionStore('s', page.id, site, 1)
-    stop = startSync(store)
-    await pass(100)
-    expect(store.getState().session.site.name).toBe('New name')
-    expect(posts.at(-1)).toMatchObject({ base: 1, edits: [{ key: 'new' }] })
+    kept.set(`yarrowfinch.unsent.${server.id}`, JSON.stringify({ revision: 0, pending }))
+    store = openTab(1)
+    await settled(store, 2)
+    expect(onServer().site.name).toBe('New name')
+    expect(server.posts.at(-1)).toMatchObject({ base: 1, edits: [{ key: 'new' }] })
+  })
+
+  test('an edit that arrived after the page was loaded is taken in, not lost', async () => {
+    stops.pop()!()
+    saveElsewhere('late', name('Late'))
+    kept.set(`yarrowfinch.unsent.${server.id}`, JSON.stringify({ revision: 0, pending: [{ key: 'late', edit: name('Late') }] }))
+    store = openTab(0)
+    await settled(store, 1)
+    expect(store.getState().session.site.name).toBe('Late')
+    expect(server.posts).toEqual([])
   })
 })
 
-test('what the server finds wrong is taken back', async () => {
-  answer = () => Response.json({ problem: 'The request has the wrong shape.' }, { status: 422 })
+test('what waits is sent when the screen is left', async () => {
   edit(store, words('One'))
-  await pass(60)
-  expect(store.getState().session.pending).toEqual([])
-  expect(store.getState().session.site).toBe(store.getState().session.confirmed)
+  expect(server.posts).toEqual([])
+  stops.pop()!()
+  await until(() => expect(wordsKept()).toEqual(['One']))
+})
+
+test('what the server finds wrong is taken back', async () => {
+  const wrong = { ...words('One'), block: 'no such id, since it has spaces' }
+  const { session } = store.getState()
+  store.setState({ session: { ...session, pending: [{ key: 'wrong', edit: wrong as Edit }] } })
+  await settled()
+  expect(server.posts).toHaveLength(1)
+  expect(onServer().revision).toBe(0)
+  expect(store.getState().session.site).toEqual(onServer().site)
 })

@@ -39,15 +39,19 @@ afterEach(() => {
   vi.unstubAllGlobals()
 })
 
-/** Hands a file to an input, and waits until it has been read. */
+/** Hands a file to an input, and waits until something came of it: another site, or a sentence. */
 async function hand(label: string, file: File): Promise<void> {
+  const before = { site: now.site(), told: told.texts.length }
   const input = now.named<HTMLInputElement>(label)
   Object.defineProperty(input, 'files', { value: [file], configurable: true })
   // Emptying a file input is nothing that this document can do.
   Object.defineProperty(input, 'value', { value: '', writable: true, configurable: true })
   await act(async () => {
     input.dispatchEvent(new Event('change', { bubbles: true }))
-    await new Promise((done) => setTimeout(done, 20))
+    await vi.waitFor(() => expect(now.site() !== before.site || told.texts.length > before.told).toBe(true), {
+      timeout: 60_000,
+      interval: 1,
+    })
   })
 }
 

@@ -1,16 +1,28 @@
 import { type ComponentType, lazy, Suspense, useEffect } from 'react'
+import { useAsleep } from '../awake/awake'
 
-/** A part of a screen whose code is loaded when it is first shown, or when the browser has nothing else to do. */
-export function later<P extends object>(load: () => Promise<ComponentType<P>>) {
+/**
+ * A part of a screen whose code is loaded when it is first shown, or when the browser has nothing else to do.
+ * @param takesKeys true if keys that are pressed while it is loaded are meant for it, as for a dialog with a field
+ */
+export function later<P extends object>(load: () => Promise<ComponentType<P>>, { takesKeys = false } = {}) {
   const Part = lazy(async () => ({ default: await load() }))
   function Later(props: P) {
+    const stands = useAsleep(takesKeys)
     return (
       <Suspense fallback={null}>
         <Part {...props} />
+        <Then stands={stands} />
       </Suspense>
     )
   }
   return Object.assign(Later, { preload: () => void load() })
+}
+
+/** Draws nothing: tells when what stands beside it does. */
+function Then({ stands }: { stands: () => void }) {
+  useEffect(stands, [stands])
+  return null
 }
 
 /** Runs work once the page stands and the browser rests. */

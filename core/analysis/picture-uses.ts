@@ -4,9 +4,30 @@ import { walkPage } from '#core/site/tree'
 import type { StyleValues } from '#core/style/registry'
 import { scopesOf } from './values-in-use'
 
-/** One place where a picture is shown: a block of a page and what for, or a card of the references board. */
+/** One place where a picture is shown: a block of a page and what for, a card of the references board, or elsewhere, in words. */
 export type PictureUse =
-  { page: string; block: string; what: 'picture' | 'below a breakpoint' | 'fill' | 'poster' } | { card: string }
+  | { page: string; block: string; what: 'picture' | 'below a breakpoint' | 'fill' | 'poster' }
+  | { card: string }
+  | { elsewhere: string }
+
+/** The strings of a value that are ids of pictures, each as often as it stands there. */
+function* picturesWithin(value: unknown, ids: ReadonlySet<string>): Generator<string> {
+  if (typeof value === 'string') {
+    if (ids.has(value)) yield value
+  } else if (typeof value === 'object' && value !== null) for (const one of Object.values(value)) yield* picturesWithin(one, ids)
+}
+
+/** Places that no page shows: what links are shared with, icons, moods of directions, guises that nobody wears. */
+function* elsewhere(site: Site): Generator<[picture: string, where: string]> {
+  const { launch } = site
+  if (launch?.share !== undefined) yield [launch.share, 'On links to the site that are shared']
+  if (launch?.icon && 'picture' in launch.icon) yield [launch.icon.picture, 'The icon of the site']
+  for (const page of site.pages) if (page.share !== undefined) yield [page.share, `On links to “${page.name}” that are shared`]
+  for (const { name, mood } of site.directions) for (const picture of mood) yield [picture, `In the mood of “${name}”`]
+  const ids = new Set(site.pictures.map((one) => one.id))
+  for (const one of site.shared)
+    for (const picture of picturesWithin(one, ids)) yield [picture, `In the shared block “${one.name}”`]
+}
 
 const filledWith = (values: StyleValues): string[] =>
   (values.fillLayers ?? []).flatMap((layer) => (layer.kind === 'picture' ? [layer.picture] : []))
@@ -42,6 +63,7 @@ export function picturesInUse(site: Site): Map<string, PictureUse[]> {
           for (const picture of filledWith(values)) add(picture, { page: page.id, block: block.id, what: 'fill' })
       }
     }
+  for (const [picture, where] of elsewhere(site)) add(picture, { elsewhere: where })
   for (const card of site.board) if (card.kind === 'picture') add(card.picture, { card: card.id })
   return uses
 }

@@ -21,6 +21,7 @@ import { choices, demoSite, editOf } from './edits.fixture'
 import { EditError } from './edit'
 import { applyEdit, type Edit } from './index'
 import { forAllCopies } from './through-shared'
+import { runs } from '#core/values/runs.fixture'
 
 const makeId = testIds()
 const made = <K extends BlockKind>(kind: K, changes: object = {}) => ({ ...newBlock(kind, makeId), ...changes }) as Block
@@ -318,7 +319,7 @@ describe('property: on a site with shared blocks and guises', () => {
         for (const inverse of inverses) now = applyEdit(now, inverse).site
         expect(JSON.parse(JSON.stringify(now))).toEqual(JSON.parse(JSON.stringify(start)))
       }),
-      { numRuns: 200 },
+      { numRuns: runs(60, 200) },
     )
   })
 })

@@ -15,6 +15,7 @@ import type { Constraint } from '#core/site/brief'
 import type { Site } from '#core/site/schema'
 import { styleGuideSchema } from '#core/guide/style-guide'
 import { firstGuides } from './first-guides'
+import { runs } from '#core/values/runs.fixture'
 
 const start = newSite('Barges', makeId)
 const wanted = (...hexes: string[]): Constraint[] => hexes.map((hex) => ({ id: makeId(), kind: 'colour-wanted', hex }))
@@ -130,7 +131,7 @@ describe('first style guides', () => {
         }
         expect(short(site)).toEqual([])
       }),
-      { numRuns: 25, seed: 1911 },
+      { numRuns: runs(8, 25), seed: 1911 },
     )
   }, 240_000)
 })

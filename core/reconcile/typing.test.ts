@@ -12,6 +12,7 @@ import { deckLinks } from '#core/deck/links'
 import { parseDeck } from '#core/deck/parse'
 import { reconcile } from './reconcile'
 import { type DeckMemory, freshMemory, remember, senseOf } from './sense'
+import { runs } from '#core/values/runs.fixture'
 
 /** An editor of a site's deck: its text, and the site that it was brought to. */
 type Typing = { site: Site; text: string; memory: DeckMemory; undo: { site: Site; text: string; back?: Edit }[] }
@@ -237,6 +238,6 @@ test('whatever is typed, cut, pasted and taken back: the deck is what the page p
       while (typing.undo.length > 0) typing = takeBack(typing)
       expect(typing.site).toEqual(site)
     }),
-    { numRuns: 60, seed: 1911 },
+    { numRuns: runs(20, 60), seed: 1911 },
   )
 })

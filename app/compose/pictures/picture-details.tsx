@@ -215,6 +215,7 @@ function Uses({ uses, onClose }: { uses: readonly PictureUse[]; onClose: () => v
     () =>
       uses.flatMap((use): { key: string; text: string; go?: { page: string; block: string } }[] => {
         if ('card' in use) return [{ key: use.card, text: 'On the references board' }]
+        if ('elsewhere' in use) return [{ key: use.elsewhere, text: use.elsewhere }]
         const page = site.pages.find((one) => one.id === use.page)
         const place = findBlock(site, use.block)
         if (!page || !place) return []

@@ -1,0 +1,5 @@
+/**
+ * How many documents a property is tried on: some in every run of the tests, more in `npm run proof`, which is for a night.
+ * Seeds that are not fixed are new each time, and are printed with what fails.
+ */
+export const runs = (usual: number, proof: number): number => (process.env.YARROWFINCH_PROOF ? proof : usual)
