@@ -18,13 +18,15 @@ export const CHROMIUM = {
 export default defineConfig({
   testDir: 'e2e',
   globalSetup: './e2e/template.ts',
+  // What takes long is for the long run.
+  ...(process.env.YARROWFINCH_PROOF ? {} : { grepInvert: /@proof/ }),
   fullyParallel: true,
   workers: 2,
   retries: 0,
   // Limits that only a hang meets, on however busy a machine.
   timeout: 300_000,
   expect: { timeout: 30_000 },
-  reporter: [['line'], ['json', { outputFile: 'test-results/e2e.json' }]],
+  reporter: [[process.env.CI ? 'dot' : 'line'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {
     browserName: 'chromium',
     viewport: { width: 1280, height: 800 },

@@ -72,13 +72,11 @@ async function drag(): Promise<void> {
   })
   const byHand = await moves(false)
   const [a, b] = [percentile(ours, 0.95), percentile(byHand, 0.95)]
-  print({
-    what: 'pointer move to paint while an edge is dragged, 800 blocks in four views, p95',
-    against: 'the same box moved by hand in the four iframes',
-    ratio: a / b,
-    wanted: 2,
-    figures: `${a.toFixed(1)} and ${b.toFixed(1)} ms; medians ${percentile(ours, 0.5).toFixed(1)} and ${percentile(byHand, 0.5).toFixed(1)} ms`,
-  })
+  print(
+    'drag-edge',
+    a / b,
+    `${a.toFixed(1)} and ${b.toFixed(1)} ms; medians ${percentile(ours, 0.5).toFixed(1)} and ${percentile(byHand, 0.5).toFixed(1)} ms`,
+  )
   await page.close()
 }
 
@@ -105,13 +103,7 @@ async function many(): Promise<void> {
     await page.close()
   }
   const [all, one] = [percentile(times.all, 0.5), percentile(times.one, 0.5)]
-  print({
-    what: `one value of ${picked.all} blocks changed and painted in four views, median`,
-    against: 'the same value of one block',
-    ratio: all / one,
-    wanted: 3,
-    figures: `${all.toFixed(1)} and ${one.toFixed(1)} ms`,
-  })
+  print('many-blocks', all / one, `${all.toFixed(1)} and ${one.toFixed(1)} ms`)
 }
 
 const app = await start(data)

@@ -2,6 +2,7 @@ import { spawn } from 'node:child_process'
 import { composed } from '../e2e/application'
 import { onDemo } from './demo-app'
 import { middleOf, print } from './measure'
+import type { RowName } from './rows'
 
 const ROUNDS = 50
 
@@ -51,13 +52,7 @@ await onDemo(async (page) => {
   }
   const times = await page.evaluate(() => (window as unknown as { times: Times }).times)
   const [ours, byHand] = [middleOf(times.ours.slice(10)), middleOf(times.byHand.slice(10))]
-  print({
-    what: 'deck key press to the words painted in three live pages, median',
-    against: 'the same letter set by hand in the three iframes',
-    ratio: ours / byHand,
-    wanted: 2,
-    figures: `${ours.toFixed(1)} and ${byHand.toFixed(1)} ms`,
-  })
+  print('deck-key', ours / byHand, `${ours.toFixed(1)} and ${byHand.toFixed(1)} ms`)
 
   // The chooser: frames while it is scrolled from its first arrangement to its last.
   await page.goto(page.url().replace('/copy', '/compose'))
@@ -80,23 +75,21 @@ await onDemo(async (page) => {
       }
       return times
     })
-  const report = (frames: readonly number[], when: string) => {
+  const report = (frames: readonly number[], row: RowName) => {
     const late = frames.filter((one) => one > 34).length
-    print({
-      what: `frames of the chooser that were late by a frame or more, while 49 live previews scroll by${when}`,
-      against: 'all frames',
-      ratio: late / frames.length,
-      wanted: 0.05,
-      figures: `${late} of ${frames.length}, median ${middleOf(frames).toFixed(1)} ms, longest ${Math.max(...frames).toFixed(0)} ms`,
-    })
+    print(
+      row,
+      late / frames.length,
+      `${late} of ${frames.length}, median ${middleOf(frames).toFixed(1)} ms, longest ${Math.max(...frames).toFixed(0)} ms`,
+    )
   }
-  report(await scrolled(), '')
+  report(await scrolled(), 'chooser-frames')
   await page.keyboard.press('Escape')
   const busy = spawn(process.execPath, ['-e', 'for (;;);'])
   await page.reload()
   await composed(page)
   await page.keyboard.press('a')
   await page.locator('[data-arrangement]').first().waitFor()
-  report(await scrolled(), ', another process taking a core')
+  report(await scrolled(), 'chooser-frames-busy')
   busy.kill()
 })

@@ -53,13 +53,6 @@ const again = await exported()
 await app.stop('SIGKILL')
 removeFolder(data)
 const figures = (ms: number) => `${(ms / 1000).toFixed(2)} and ${(hand / 1000).toFixed(2)} s`
-const against = 'sharp making the same pictures'
-print({ what: 'export of the demo site', against, ratio: first / hand, wanted: 1.2, figures: figures(first) })
-print({ what: 'the same export again', against, ratio: again / hand, wanted: 0.1, figures: figures(again) })
-print({
-  what: 'longest that another request waited during the first export',
-  against: '100 ms',
-  ratio: longest / 100,
-  wanted: 1,
-  figures: `${Math.round(longest)} ms`,
-})
+print('export', first / hand, figures(first))
+print('export-again', again / hand, figures(again))
+print('export-wait', longest / 100, `${Math.round(longest)} ms`)

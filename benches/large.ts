@@ -10,6 +10,7 @@ import { composed, finish, start, temporaryFolder } from '../e2e/application'
 import { middle, onScreen } from '../e2e/views'
 import { CHROMIUM } from '../playwright.config'
 import { middleOf, print } from './measure'
+import type { RowName } from './rows'
 import { largeSite } from './pages'
 
 // A site of 12 pages and 3,500 blocks against the demo site: what one edit, saving, opening and a key press cost.
@@ -17,15 +18,9 @@ type Both = { demo: number[]; large: number[] }
 const NAMES = ['demo', 'large'] as const
 const both = (): Both => ({ demo: [], large: [] })
 
-function report(what: string, times: Both, unit = 'ms') {
+function report(row: RowName, times: Both, unit = 'ms') {
   const [large, demo] = [middleOf(times.large), middleOf(times.demo)]
-  print({
-    what: `${what}, on a site of 3,500 blocks`,
-    against: 'on the demo site',
-    ratio: large / demo,
-    wanted: 1.3,
-    figures: `${large.toFixed(2)} and ${demo.toFixed(2)} ${unit}`,
-  })
+  print(row, large / demo, `${large.toFixed(2)} and ${demo.toFixed(2)} ${unit}`)
 }
 
 const data = temporaryFolder()
@@ -49,7 +44,7 @@ function edits(): void {
       if (i >= 300) times[name].push((performance.now() - from) * 1000)
     }
   }
-  report('one edit', times, 'µs')
+  report('large-edit', times, 'µs')
 }
 
 async function saving(url: string): Promise<void> {
@@ -68,7 +63,7 @@ async function saving(url: string): Promise<void> {
       revisions[name] = answer.revision
     }
   }
-  report('saving one edit over HTTP', times)
+  report('large-save', times)
 }
 
 const composeUrl = (url: string, name: (typeof NAMES)[number]) =>
@@ -95,7 +90,7 @@ async function opening(browser: Browser, url: string): Promise<void> {
       await page.close()
     }
   }
-  report('opening Compose', times)
+  report('large-open', times)
 }
 
 async function keyPress(browser: Browser, url: string): Promise<void> {
@@ -131,7 +126,7 @@ async function keyPress(browser: Browser, url: string): Promise<void> {
     times[name] = (await page.evaluate(() => (window as unknown as { list: number[] }).list)).slice(10)
     await page.close()
   }
-  report('key press to painted in three views', times)
+  report('large-key', times)
 }
 
 edits()

@@ -85,13 +85,7 @@ try {
   })
   const byHand = await moves(false)
   const [ours, theirs] = [median(dragged), median(byHand)]
-  print({
-    what: 'playhead dragged, 40 animated blocks, three views',
-    against: 'the same transforms set by hand',
-    ratio: ours / theirs,
-    wanted: 2,
-    figures: `${ours.toFixed(1)} ms against ${theirs.toFixed(1)} ms`,
-  })
+  print('playhead', ours / theirs, `${ours.toFixed(1)} ms against ${theirs.toFixed(1)} ms`)
 } finally {
   await browser.close()
   await app.stop('SIGKILL')

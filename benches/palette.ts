@@ -20,10 +20,4 @@ const ours = median(
   () => rgba,
   (one) => paletteOf(one, 10),
 )
-print({
-  what: 'palette of 10 colours of a 12-megapixel picture',
-  against: 'sharp decoding that picture',
-  ratio: ours / decoding,
-  wanted: 2,
-  figures: `${ours.toFixed(0)} and ${decoding.toFixed(0)} ms`,
-})
+print('palette', ours / decoding, `${ours.toFixed(0)} and ${decoding.toFixed(0)} ms`)

@@ -53,10 +53,4 @@ function byHand(): number {
 const [http, rows] = [await overHttp(), byHand()]
 await app.stop('SIGKILL')
 removeFolder(data)
-print({
-  what: 'saving one edit over HTTP',
-  against: 'the edit and the whole document written with better-sqlite3, one commit each',
-  ratio: http / rows,
-  wanted: null,
-  figures: `${http.toFixed(2)} and ${rows.toFixed(2)} ms`,
-})
+print('saving', http / rows, `${http.toFixed(2)} and ${rows.toFixed(2)} ms`)

@@ -62,20 +62,12 @@ await onDemo(async (page) => {
   await withSweeper(page)
   const whole = siteOf(140)
   const [swept, read]: [number[], number[]] = [[], []]
-  let widths = 0
   for (let n = 0; n < RUNS; n++) {
-    const result = await sweepOf(page, anew(whole))
-    widths = result.widths
-    swept.push(result.took)
+    const { took, widths } = await sweepOf(page, anew(whole))
+    swept.push(took)
     read.push(await boxesOf(page, whole, widths))
   }
-  print({
-    what: `sweep of ${widths} widths with every check`,
-    against: 'resizing and reading the boxes only',
-    ratio: middleOf(swept) / middleOf(read),
-    wanted: 2,
-    figures: `${Math.round(middleOf(swept))} ms against ${Math.round(middleOf(read))} ms`,
-  })
+  print('sweep', middleOf(swept) / middleOf(read), `${Math.round(middleOf(swept))} ms against ${Math.round(middleOf(read))} ms`)
   const again = await page.evaluate(
     async (list) => {
       const { sweepOf: run } = globalThis as unknown as { sweepOf: (site: unknown) => Promise<{ took: number }> }
@@ -92,20 +84,8 @@ await onDemo(async (page) => {
     },
     [whole, ...Array.from({ length: RUNS }, (_, n) => edited(whole, n))] as unknown[],
   )
-  print({
-    what: 'sweep after an edit of one section',
-    against: '1 s',
-    ratio: middleOf(again) / 1000,
-    wanted: 1,
-    figures: `${Math.round(middleOf(again))} ms`,
-  })
+  print('sweep-edit', middleOf(again) / 1000, `${Math.round(middleOf(again))} ms`)
   const thirty = siteOf(380)
   const large = await sweepOf(page, thirty)
-  print({
-    what: `sweep of ${thirty.pages[0]!.sections.length} sections`,
-    against: '10 s',
-    ratio: large.took / 10_000,
-    wanted: 1,
-    figures: `${Math.round(large.took)} ms, ${large.widths} widths`,
-  })
+  print('sweep-large', large.took / 10_000, `${Math.round(large.took)} ms, ${large.widths} widths`)
 })

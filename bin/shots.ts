@@ -7,7 +7,7 @@ import { press } from '../e2e/views'
 import { CHROMIUM } from '../playwright.config'
 
 // Takes the pictures of the main views in docs/screenshots, from the demo data in a database of its own.
-const FOLDER = 'docs/screenshots'
+const FOLDER = process.argv[2] ?? 'docs/screenshots'
 
 /** True once the fonts and the pictures in sight of a document are there. */
 async function isThere() {

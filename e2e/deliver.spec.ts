@@ -162,7 +162,9 @@ test('no rule of the exported stylesheet goes unused at all widths, and Chromium
       }
       return value
     }
-    return list.map(([property, value]) => [property, whole(value)] as const).filter(([property, value]) => !CSS.supports(property, value))
+    return list
+      .map(([property, value]) => [property, whole(value)] as const)
+      .filter(([property, value]) => !CSS.supports(property, value))
   }, declared)
   expect(dropped).toEqual([])
 })

@@ -10,8 +10,12 @@ import type { Site } from '#core/site/schema'
 import type { StyleValues } from '#core/style/registry'
 import { pixels } from '#core/values/length'
 import { testIds } from '#core/values/ids.fixture'
+import { runs } from '#core/values/runs.fixture'
+import { readAlong } from './scrolled'
 
 const PLAN = 'plan'
+/** How many positions of the scroll are compared. */
+const POSITIONS = runs(25, 50)
 const half = { value: 50, unit: '%' } as const
 const own = {
   of: 'own',
@@ -145,43 +149,26 @@ type Look = {
   opacity: number
 }
 
-/**
- * Where the block is and how it looks at each of some scroll positions, one after the other, once what plays has come to
- * its end: one loop inside the page, since a call from here for each position takes longer than the position.
- */
-const seenAlong = (page: Page, scrolls: readonly number[]): Promise<Look[]> =>
-  page.evaluate(
-    async ([selector, list]) => {
-      const block = document.querySelector(String(selector))!
-      const frame = () => new Promise((done) => requestAnimationFrame(done))
-      const playing = () =>
-        document.getAnimations().some((one) => one.timeline instanceof DocumentTimeline && one.playState === 'running')
-      const seen: Look[] = []
-      for (const scroll of list as number[]) {
-        scrollTo(0, scroll)
-        // What the scroll starts is started a frame after it.
-        for (let n = 0; n < 4; n++) await frame()
-        while (playing()) await frame()
-        const { translate, scale, rotate, opacity } = getComputedStyle(block)
-        const { left, top, width, height } = block.getBoundingClientRect()
-        seen.push({
-          translate: translate === 'none' ? [0, 0] : translate.split(' ').map(parseFloat),
-          middle: { x: left + width / 2, y: top + height / 2 + scrollY },
-          scale: scale === 'none' ? 1 : parseFloat(scale),
-          turn: rotate === 'none' ? 0 : parseFloat(rotate),
-          opacity: Number(opacity),
-        })
-      }
-      return seen
-    },
-    [MOVED, scrolls] as const,
-  )
+/** Where the block is and how it looks at each of some scroll positions. */
+const seenAlong = (page: Page, positions: readonly number[]): Promise<Look[]> =>
+  readAlong(page, positions, () => {
+    const block = document.querySelector('.third-text')!
+    const { translate, scale, rotate, opacity } = getComputedStyle(block)
+    const { left, top, width, height } = block.getBoundingClientRect()
+    return {
+      translate: translate === 'none' ? [0, 0] : translate.split(' ').map(parseFloat),
+      middle: { x: left + width / 2, y: top + height / 2 + scrollY },
+      scale: scale === 'none' ? 1 : parseFloat(scale),
+      turn: rotate === 'none' ? 0 : parseFloat(rotate),
+      opacity: Number(opacity),
+    }
+  })
 
 for (const window of [
   { width: 1280, height: 800 },
   { width: 768, height: 1024 },
 ]) {
-  test(`each motion is where it is worked out to be at fifty positions, in a window of ${window.width} by ${window.height}`, async ({
+  test(`each motion is where it is worked out to be at ${POSITIONS} positions, in a window of ${window.width} by ${window.height}`, async ({
     browser,
   }) => {
     const page = await browser.newPage({ viewport: window })
@@ -196,8 +183,8 @@ for (const window of [
       const reveals = one.motion.some((each) => each.kind === 'reveal')
       for (const engine of reveals ? ([undefined, 'plain'] as const) : [undefined]) {
         await load(page, site, engine)
-        // Down in fifty steps, and in some of them back.
-        const steps = Array.from({ length: 50 }, (_, i) => Math.round((i / 49) * (height - window.height)))
+        // Down in steps, and in some of them back.
+        const steps = Array.from({ length: POSITIONS }, (_, i) => Math.round((i / (POSITIONS - 1)) * (height - window.height)))
         const way = [...steps, ...steps.filter((_, i) => i % 10 === 5).reverse()]
         for (const [n, seen] of (await seenAlong(page, way)).entries()) {
           const scroll = way[n]!

@@ -2,13 +2,12 @@ import type { Page } from '@playwright/test'
 import { expect, openSite, saved, test } from './application'
 import { seriousOn } from './axe'
 import { designer } from './designer'
-import { scrolledTo } from './scrolled'
+import { readAlong } from './scrolled'
 import { press } from './views'
 
-/** How the three that move look on a visited page, once what plays has ended. */
-async function seenAt(page: Page, scroll: number) {
-  await scrolledTo(page, scroll)
-  return page.evaluate(() => {
+/** How the three that move look on a visited page at some scroll positions. */
+const seenAlong = (page: Page, positions: readonly number[]) =>
+  readAlong(page, positions, () => {
     const style = (selector: string) => getComputedStyle(document.querySelector(selector)!)
     const { translate } = style('.opening-picture')
     const { scale } = style('h1')
@@ -18,7 +17,6 @@ async function seenAt(page: Page, scroll: number) {
       passage: Number(style('.reasons-heading').opacity),
     }
   })
-}
 
 test('a heading grows, a picture overtakes the page and a passage comes and goes, as set, in the views and for visitors', async ({
   page,
@@ -83,8 +81,9 @@ test('a heading grows, a picture overtakes the page and a passage comes and goes
     ] as const) {
       await visitor.goto(base + engine)
       const steps = Array.from({ length: 20 }, (_, i) => i * 60)
-      for (const scroll of [...steps, ...[...steps].reverse()]) {
-        const seen = await seenAt(visitor, scroll)
+      const way = [...steps, ...[...steps].reverse()]
+      for (const [n, seen] of (await seenAlong(visitor, way)).entries()) {
+        const scroll = way[n]!
         const wanted = {
           heading: timelines ? 1 + Math.min(1, scroll / 600) : 1,
           picture: timelines ? -0.5 * scroll : 0,
@@ -99,7 +98,7 @@ test('a heading grows, a picture overtakes the page and a passage comes and goes
   expect(wrong).toEqual([])
   await visitor.emulateMedia({ reducedMotion: 'reduce' })
   await visitor.goto(base)
-  expect(await seenAt(visitor, 120)).toEqual({ heading: 1, picture: 0, passage: 1 })
+  expect(await seenAlong(visitor, [120])).toEqual([{ heading: 1, picture: 0, passage: 1 }])
   await visitor.close()
 })
 

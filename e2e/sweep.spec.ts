@@ -2,14 +2,18 @@ import type { Page } from '@playwright/test'
 import { chooserOf } from '#core/edits/edits.fixture'
 import type { Block, Section } from '#core/blocks/index'
 import { pixels } from '#core/values/length'
+import { runs } from '#core/values/runs.fixture'
 import { stressOf } from '#core/stress/index'
 import type { WidthFinding } from '#core/sweep/find'
 import { type Application, expect, openScreen, test } from './application'
 import { group, section, siteOf, stressedSweepOf, sweepOf, withSweeper, worded } from './sweep.fixture'
 
-const PAGES = 200
-const PAGES_EDITED = 24
-const PAGES_STRESSED = 24
+/** Pages that are tried in every run, and as many again out of seeds that are new each time; all of them in the long run. */
+const PAGES = runs(40, 200)
+const PAGES_EDITED = runs(12, 24)
+const PAGES_STRESSED = runs(8, 24)
+/** Where the new ones begin: printed with what is wrong with them, and set to see it again. */
+const FRESH = Number(process.env.YARROWFINCH_SEED) || 1000 + (Date.now() % 1_000_000)
 const WORDS = 'the dome opens at dusk and the tea is hot when all of you are here'.split(' ')
 
 /** Margin left of the first column, px, as the breakpoints of a new site have it. */
@@ -99,27 +103,37 @@ function notAsPlanted(findings: readonly WidthFinding[], clean: readonly Section
 }
 
 /** Judges pages, each out of its seed. @returns what is wrong with them, each with its seed */
-async function wrongOn(page: Page, app: Application, pages: number, judge: (seed: number) => Promise<string[]>): Promise<string[]> {
+async function wrongOn(
+  page: Page,
+  app: Application,
+  pages: number,
+  judge: (seed: number) => Promise<string[]>,
+  first = 1,
+): Promise<string[]> {
   test.slow()
-  await page.goto(app.url)
+  await page.goto(`${app.url}/fonts.css`)
   await withSweeper(page)
   const wrong: string[] = []
-  for (let seed = 1; seed <= pages; seed++) wrong.push(...(await judge(seed)).map((one) => `${seed}${one}`))
+  for (let seed = first; seed < first + pages; seed++) wrong.push(...(await judge(seed)).map((one) => `${seed}${one}`))
   return wrong
 }
 
-test('faults that are put into 200 pages are found at their very px, and none on the same pages without them', async ({
-  page,
-  app,
-}) => {
-  const wrong = await wrongOn(page, app, PAGES, async (seed) => {
-    const { clean, broken, planted } = pageOf(seed)
-    // Both as one page: each section is judged by itself.
-    const { findings } = await sweepOf(page, siteOf('Both', [...clean, ...broken]))
-    return notAsPlanted(findings, clean, planted)
+for (const [which, first] of [
+  ['the same', 1],
+  ['new', FRESH],
+] as const)
+  test(`faults that are put into ${which} random pages are found at their very px, and none on them without`, async ({
+    page,
+    app,
+  }) => {
+    const judge = async (seed: number) => {
+      const { clean, broken, planted } = pageOf(seed)
+      // Both as one page: each section is judged by itself.
+      const { findings } = await sweepOf(page, siteOf('Both', [...clean, ...broken]))
+      return notAsPlanted(findings, clean, planted)
+    }
+    expect(await wrongOn(page, app, PAGES, judge, first)).toEqual([])
   })
-  expect(wrong).toEqual([])
-})
 
 test('under stress that changes no width, planted faults are at the same px; at one width, those that hold there are found', async ({
   page,
@@ -207,6 +221,9 @@ test('after edits of sections of 24 pages, what is found is what a run through a
   expect(wrong).toEqual([])
 })
 
+/** Of how many px one is looked at: in the long run every one, else each run begins at another of them. */
+const EVERY = runs(5, 1)
+
 test('where the demo page is called clean, nothing reaches past the window and no word is cut at any px', async ({
   page,
   app,
@@ -220,7 +237,7 @@ test('where the demo page is called clean, nothing reaches past the window and n
   const visitor = await context.newPage()
   await visitor.goto(`${app.url}/fonts.css`)
   const wrong = await visitor.evaluate(
-    async (src) => {
+    async ([src, every, from]) => {
       const iframe = document.createElement('iframe')
       const html = await (await fetch(src)).text()
       iframe.srcdoc = html.replace('<head>', `<head><base href="${location.origin}${src}">`)
@@ -233,7 +250,7 @@ test('where the demo page is called clean, nothing reaches past the window and n
       if (!root.querySelector('link[rel=stylesheet], style') || root.styleSheets[0]!.cssRules.length === 0) return ['no style']
       const leaves = [...root.querySelectorAll<HTMLElement>('h1, h2, h3, p, li, a, button, blockquote, label, summary')]
       const seen: string[] = []
-      for (let width = 280; width <= 2560; width++) {
+      for (let width = from; width <= 2560; width += every) {
         iframe.style.width = `${width}px`
         const wide = root.documentElement.scrollWidth
         if (wide > width) seen.push(`${width}: the page is ${wide} px wide`)
@@ -243,7 +260,7 @@ test('where the demo page is called clean, nothing reaches past the window and n
       }
       return seen.slice(0, 20)
     },
-    `/visit/${/sites\/([\w-]+)/.exec(page.url())![1]}/index.html`,
+    [`/visit/${/sites\/([\w-]+)/.exec(page.url())![1]}/index.html`, EVERY, 280 + (FRESH % EVERY)] as const,
   )
   expect(wrong).toEqual([])
   await visitor.close()

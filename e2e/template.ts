@@ -21,6 +21,18 @@ async function warm(app: Application, site: string): Promise<void> {
   await Promise.all([...pictures].map((file) => fetch(`${app.url}/visit/${site}/${file}`).then((one) => one.arrayBuffer())))
 }
 
+/** Notes which sites a folder of data has, for those who open their screens by address. */
+export function noteSites(data: string): void {
+  const store = openStore(join(data, 'yarrowfinch.db'))
+  const list = listSites(store).sites.map(({ id, site }) => ({
+    name: site.name,
+    id,
+    pages: site.pages.map((page) => ({ id: page.id, name: page.name })),
+  }))
+  store.close()
+  writeFileSync(join(data, 'sites.json'), JSON.stringify(list))
+}
+
 /** A folder of data with the demo sites, their pictures in every width that views and visitors ask for. */
 async function makeTemplate(): Promise<string> {
   const data = temporaryFolder()
@@ -31,15 +43,8 @@ async function makeTemplate(): Promise<string> {
     await (await fetch(`${app.url}/pictures/${picture}?w=1600`)).arrayBuffer()
   for (const site of new Set(sites)) await warm(app, site)
   await app.stop('SIGKILL')
-  // Closed by the last that had it open, the database is one file.
-  const store = openStore(join(data, 'yarrowfinch.db'))
-  const list = listSites(store).sites.map(({ id, site }) => ({
-    name: site.name,
-    id,
-    pages: site.pages.map((page) => ({ id: page.id, name: page.name })),
-  }))
-  store.close()
-  writeFileSync(join(data, 'sites.json'), JSON.stringify(list))
+  // The server is gone, so that the database becomes one file again as it is closed.
+  noteSites(data)
   return data
 }
 

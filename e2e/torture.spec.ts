@@ -1,8 +1,9 @@
 import { test, expect } from '@playwright/test'
+import { runs } from '#core/values/runs.fixture'
 import { torture } from '../torture/run'
 
 test('hostile inputs, killed servers, a full disk, a locked database and a clock that jumps leave nothing broken, lost or doubled', async () => {
-  const { inputs, kills, locked, clock, full } = await torture(11, 12)
+  const { inputs, kills, locked, clock, full } = await torture(11, runs(2, 900))
   expect(inputs.faults).toEqual([])
   expect(inputs.tried).toBeGreaterThan(10)
   expect(kills).toMatchObject({ lost: [], doubled: [], faults: [] })

@@ -2,7 +2,7 @@ import type { Browser, Page } from '@playwright/test'
 import { composed, expect, openSite, saved, test } from './application'
 import { seriousOn } from './axe'
 import { designer } from './designer'
-import { scrolledTo } from './scrolled'
+import { readAlong } from './scrolled'
 
 const WINDOWS = [
   { width: 1280, height: 800 },
@@ -28,10 +28,9 @@ const restsAt = (page: Page) =>
     }
   })
 
-/** How the page of a visitor looks at a scroll position, once what plays has ended. */
-async function seenAt(page: Page, scroll: number) {
-  await scrolledTo(page, scroll)
-  return page.evaluate(() => {
+/** How the page of a visitor looks at some scroll positions. */
+const seenAlong = (page: Page, positions: readonly number[]) =>
+  readAlong(page, positions, () => {
     const style = (one: Element) => getComputedStyle(one)
     const { translate } = style(document.querySelector('h1 + *')!)
     const { scale } = style(document.querySelector('h1')!)
@@ -43,7 +42,6 @@ async function seenAt(page: Page, scroll: number) {
       frame: document.querySelector('.one-shown')!.getBoundingClientRect().top,
     }
   })
-}
 
 test('a page is built from nothing whose heading, picture, passages and frame follow the scroll, and leaves as it was set', async ({
   page,
@@ -134,15 +132,16 @@ test('a page is built from nothing whose heading, picture, passages and frame fo
     await visitor.goto(`${url}?engine=calm`)
     const rest = await restsAt(visitor)
     const shown = { passages: [1, 1, 1], frame: rest.frame }
-    expect(await seenAt(visitor, 0)).toMatchObject({ heading: 1, picture: 0, ...shown })
+    expect(await seenAlong(visitor, [0])).toMatchObject([{ heading: 1, picture: 0, ...shown }])
     for (const [engine, timelines] of [
       ['', true],
       ['?engine=plain', false],
     ] as const) {
       await visitor.goto(url + engine)
       const steps = Array.from({ length: 20 }, (_, i) => Math.round((i * rest.furthest) / 19))
-      for (const scroll of [...steps, ...[...steps].reverse()]) {
-        const seen = await seenAt(visitor, scroll)
+      const way = [...steps, ...[...steps].reverse()]
+      for (const [n, seen] of (await seenAlong(visitor, way)).entries()) {
+        const scroll = way[n]!
         const passed = rest.passages.map((top) => top <= scroll + window.height / 2 + 0.01)
         const wanted = {
           heading: timelines ? 1 + Math.min(1, scroll / 600) : 1,
@@ -165,8 +164,7 @@ test('a page is built from nothing whose heading, picture, passages and frame fo
   expect(wrong).toEqual([])
   await visitor.emulateMedia({ reducedMotion: 'reduce' })
   await visitor.goto(url)
-  for (const scroll of [0, 900])
-    expect(await seenAt(visitor, scroll)).toMatchObject({ heading: 1, picture: 0, passages: [1, 1, 1] })
+  for (const seen of await seenAlong(visitor, [0, 900])) expect(seen).toMatchObject({ heading: 1, picture: 0, passages: [1, 1, 1] })
   expect(await seriousOn(visitor)).toEqual([])
   await visitor.context().close()
   await withoutScript(browser, url)

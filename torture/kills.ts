@@ -87,14 +87,15 @@ async function compare(url: string, id: string, kept: Kept, result: KillsResult)
 /**
  * Kills a server again and again, at any moment of a stream of edits, uploads, imports and exports by clients that
  * contradict each other, and looks each time for what it had acknowledged.
- * @param until when it ends, ms since the epoch; one kill at least
+ * @param until when it ends, ms since the epoch; not before a kill, and something that was acknowledged
  */
 export async function tryKills(data: string, seed: number, until: number): Promise<KillsResult> {
   const result: KillsResult = { kills: 0, acknowledged: 0, lost: [], doubled: [], faults: [] }
   const kept: Kept = { edits: new Set(), pictures: new Set(), sites: new Set() }
   let app: Application = await start(data)
   const id = /\/visit\/([\w-]{10})\//.exec(await (await fetch(app.url)).text())![1]!
-  for (let round = 0; round === 0 || Date.now() < until; round++) {
+  const acknowledged = () => kept.edits.size + kept.pictures.size + kept.sites.size
+  for (let round = 0; round === 0 || acknowledged() === 0 || Date.now() < until; round++) {
     let over = false
     const { url } = app
     const isOver = () => over
@@ -111,7 +112,7 @@ export async function tryKills(data: string, seed: number, until: number): Promi
     app = await start(data)
     await compare(app.url, id, kept, result)
   }
-  result.acknowledged = kept.edits.size + kept.pictures.size + kept.sites.size
+  result.acknowledged = acknowledged()
   await app.stop('SIGKILL')
   return result
 }

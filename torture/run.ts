@@ -1,3 +1,4 @@
+import { cpSync } from 'node:fs'
 import { join } from 'node:path'
 import { removeFolder } from '#server/remove-folder'
 import { finish, start, temporaryFolder } from '../e2e/application'
@@ -8,11 +9,12 @@ import { tryClock, tryFullDisk, tryLocked } from './trouble'
 /** What all of it came to. */
 export type Torture = { inputs: InputsResult; kills: KillsResult; locked: string[]; clock: string[]; full: string[] | null }
 
-/** Loads the demo sites into a folder of their own. */
-async function demoData(): Promise<string> {
-  const data = temporaryFolder()
-  await finish('npx', ['tsx', 'bin/seed.ts'], { YARROWFINCH_DATA: data })
-  return data
+/** Loads the demo sites into folders, each of its own. */
+async function demoData(folders: number): Promise<string[]> {
+  const all = Array.from({ length: folders }, temporaryFolder)
+  await finish('npx', ['tsx', 'bin/seed.ts'], { YARROWFINCH_DATA: all[0]! })
+  for (const other of all.slice(1)) cpSync(all[0]!, other, { recursive: true })
+  return all
 }
 
 /**
@@ -20,7 +22,7 @@ async function demoData(): Promise<string> {
  * @param seconds how long hostile inputs and kills are tried, each
  */
 export async function torture(seed: number, seconds: number): Promise<Torture> {
-  const [first, second, third] = [await demoData(), await demoData(), await demoData()]
+  const [first, second, third] = (await demoData(3)) as [string, string, string]
   try {
     const app = await start(first)
     const inputs = await tryInputs(app, seed, Date.now() + seconds * 1000)

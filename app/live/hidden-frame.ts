@@ -12,6 +12,8 @@ export type HiddenFrame = {
   resize: (width: number, height?: number) => void
   /** Shows a page, with rules of its own where there are some, and waits until its faces are there: other ones would break elsewhere. */
   show: (site: Site, page: Page, css?: string) => Promise<void>
+  /** Waits until no face is on its way, and says how many have come so far: words that were measured before one came are to be measured again. */
+  faces: () => Promise<number>
   close: () => void
 }
 
@@ -32,8 +34,14 @@ export async function openHiddenFrame(language: string): Promise<HiddenFrame> {
   await loaded
   const frame = createFrame(iframe, NARROW)
   const render = createViewRenderer(language)
+  const faces = async () => {
+    await Promise.all([...frame.document.fonts].filter((one) => one.status === 'loading').map((one) => one.loaded.catch(() => one)))
+    await frame.document.fonts.ready
+    return [...frame.document.fonts].filter((one) => one.status === 'loaded').length
+  }
   return {
     frame,
+    faces,
     resize(width, height) {
       iframe.style.width = `${width}px`
       if (height !== undefined) iframe.style.height = `${height}px`
@@ -42,10 +50,7 @@ export async function openHiddenFrame(language: string): Promise<HiddenFrame> {
       frame.show(withCss(render(site, page), css))
       // Faces are asked for once words are laid out in them.
       frame.document.body.getBoundingClientRect()
-      await Promise.all(
-        [...frame.document.fonts].filter((one) => one.status === 'loading').map((one) => one.loaded.catch(() => one)),
-      )
-      await frame.document.fonts.ready
+      await faces()
     },
     close: () => host.remove(),
   }

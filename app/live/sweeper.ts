@@ -31,6 +31,9 @@ export type Sweeper = {
   close: () => void
 }
 
+/** What a run came to before it is told apart by sections. */
+type Looked = ReturnType<ReturnType<typeof createFinder>['findings']>
+
 type Section = Page['sections'][number]
 type Context = Pick<Site, 'guide' | 'breakpoints' | 'pictures' | 'fonts' | 'shared' | 'language'>
 /** What was found of a section, and what it stood between: what touches it across its edges belongs to it. */
@@ -68,6 +71,44 @@ export function createSweeper(stress?: Stress): Sweeper {
   const swept = stress?.width === undefined ? SWEPT : { from: stress.width, to: stress.width }
   const heightFor = (width: number) => stress?.height ?? viewportHeightFor(width)
 
+  /** Looks at the sections that a frame shows, width by width. @returns nothing where it was given up */
+  async function lookThrough(
+    hidden: HiddenFrame,
+    site: Site,
+    shown: Section[],
+    changed: number,
+    { signal, onProgress }: Running,
+    onWidth: () => void,
+  ): Promise<Looked | undefined> {
+    const finder = createFinder(site, shown, heightFor, stress?.mirrored)
+    const reader = createReader(hidden.frame.document)
+    let tall = 0
+    const look = (width: number) => {
+      const height = heightFor(width)
+      // Set only where it changes: all that inherits it is styled anew.
+      if (height !== tall) hidden.frame.document.documentElement.style.setProperty('--vh', `${(tall = height) / 100}px`)
+      hidden.resize(width, height)
+      return reader.read(width)
+    }
+    // At the widest, words stand on one line, and the width of each is known from then on.
+    look(SWEPT.to)
+    const first = widthsAtBreakpoints(site.breakpoints)
+    const run = sweep(swept.from, swept.to, STEP, first)
+    const expected = (swept.to - swept.from) / STEP + first.length + 10 * changed
+    let [next, since, widths] = [run.next(), performance.now(), 0]
+    while (!next.done) {
+      if (signal.aborted) return undefined
+      next = run.next(finder.look(look(next.value)))
+      onWidth()
+      widths++
+      if (performance.now() - since < SLICE) continue
+      onProgress?.(Math.min(0.99, widths / expected))
+      await breathe()
+      since = performance.now()
+    }
+    return finder.findings(next.value)
+  }
+
   async function runThrough(given: Site, asked: Page, { signal, onProgress, only }: Running): Promise<Swept | undefined> {
     if (signal.aborted) return undefined
     const site = stress?.change?.(given) ?? given
@@ -101,32 +142,15 @@ export function createSweeper(stress?: Stress): Sweeper {
         (one, n) => touched.includes(one) || [sections[n - 1], one, sections[n + 1]].some((each) => each && stale.has(each)),
       )
       await hidden.show(site, { ...page, sections: shown }, stress?.css)
-      const finder = createFinder(site, shown, heightFor, stress?.mirrored)
-      const reader = createReader(hidden.frame.document)
-      let tall = 0
-      const look = (width: number) => {
-        const height = heightFor(width)
-        // Set only where it changes: all that inherits it is styled anew.
-        if (height !== tall) hidden.frame.document.documentElement.style.setProperty('--vh', `${(tall = height) / 100}px`)
-        hidden.resize(width, height)
-        return reader.read(width)
+      const look = () => lookThrough(hidden, site, shown, stale.size, { signal, onProgress }, () => widths++)
+      let looked: Looked | undefined
+      // Words that first appear at another width may want a face that is still on its way: then all is measured once more.
+      for (let [before, now] = [-1, await hidden.faces()]; now !== before; now = await hidden.faces()) {
+        before = now
+        looked = await look()
+        if (!looked) return undefined
       }
-      // At the widest, words stand on one line, and the width of each is known from then on.
-      look(SWEPT.to)
-      const first = widthsAtBreakpoints(site.breakpoints)
-      const run = sweep(swept.from, swept.to, STEP, first)
-      const expected = (swept.to - swept.from) / STEP + first.length + 10 * stale.size
-      let [next, since] = [run.next(), performance.now()]
-      while (!next.done) {
-        if (signal.aborted) return undefined
-        next = run.next(finder.look(look(next.value)))
-        widths++
-        if (performance.now() - since < SLICE) continue
-        onProgress?.(Math.min(0.99, widths / expected))
-        await breathe()
-        since = performance.now()
-      }
-      const { findings, at } = finder.findings(next.value)
+      const { findings, at } = looked!
       const within = <T extends { section?: string }>(section: Section, list: readonly T[]) =>
         list.filter((one) => one.section === section.id)
       for (const section of stale)

@@ -135,7 +135,10 @@ function resolved(value: string, depth = 0): string {
   if (!found || depth > 50) return value
   const stands = ROOT.get(found[1]!) ?? found[2]
   if (stands === undefined) throw new Error(`Nothing says what ${found[1]} is, in ${value}.`)
-  return resolved(value.replace(found[0], () => stands), depth + 1)
+  return resolved(
+    value.replace(found[0], () => stands),
+    depth + 1,
+  )
 }
 
 describe('every style property', () => {
