@@ -25,7 +25,7 @@ function press({ target, button, init, count }: Extract<Kept, { kind: 'press' }>
     bubbles: true,
     cancelable: true,
     composed: true,
-    view: window,
+
     isPrimary: true,
     pointerType: 'mouse',
     button,
@@ -47,7 +47,7 @@ function press({ target, button, init, count }: Extract<Kept, { kind: 'press' }>
 /** A key where the focus is now; what browsers do after it, which a script cannot ask of them, is done here. */
 function type({ target, init }: Extract<Kept, { kind: 'key' }>): void {
   const at = editable(target) && target.isConnected ? target : (document.activeElement ?? document.body)
-  const event = { ...init, bubbles: true, cancelable: true, composed: true, view: window }
+  const event = { ...init, bubbles: true, cancelable: true, composed: true }
   const answered = !at.dispatchEvent(new KeyboardEvent('keydown', event))
   const now = document.activeElement ?? at
   const plain = !init.ctrlKey && !init.metaKey && !init.altKey
