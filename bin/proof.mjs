@@ -1,5 +1,5 @@
 // What takes long, for a night or a release: every check of `npm test` with all pages and seeds, half an hour of torture,
-// stock Firefox, the benchmarks, twenty planted faults, and the pictures of the documents. Its last line is "N passed, N failed".
+// stock Firefox, the benchmarks, 500 mutants, twenty planted faults, and the pictures of the documents. Its last line is "N passed, N failed".
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -11,6 +11,7 @@ const PARTS = {
   torture: ['npm', ['run', '--silent', 'torture', '--', '--minutes', '30']],
   firefox: ['node', ['bin/firefox.mjs']],
   bench: ['node', ['bin/bench.mjs', '--runs', '3']],
+  mutate: ['node', ['bin/mutate.mjs']],
   planted: ['node', ['bin/planted.mjs']],
   // Every view that the documents show can still be reached; the pictures themselves are for an eye.
   pictures: ['npm', ['run', '--silent', 'shots', '--', shots]],

@@ -27,6 +27,14 @@ export const TRAP = 'leave-empty'
 
 const isPart = (node: ElementContent): node is Element => node.type === 'element' && 'dataPart' in node.properties
 
+/** The only part of a form is a group as any other. */
+const asOne = (children: readonly ElementContent[]): ElementContent[] =>
+  children.map((one) => {
+    if (!isPart(one)) return one
+    const { dataPart: _, ...properties } = one.properties
+    return { ...one, properties }
+  })
+
 /** The parts of a form, the first of them shown, and after the last what leads from one to the next. */
 function inParts(children: readonly ElementContent[], count: number, language: string): ElementContent[] {
   const { next, previous, of } = saidIn(language)
@@ -57,7 +65,7 @@ export const form: Kind<FormBlock> = {
     const count = children.filter(isPart).length
     const parted = count < 2 ? {} : { dataParts: '' }
     return element('form', attributes(block, context, { ...sent, ...said, ...parted }), [
-      ...(count < 2 ? children : inParts(children, count, language)),
+      ...(count < 2 ? asOne(children) : inParts(children, count, language)),
       // What fills in all that it finds is no visitor.
       element('input', { type: 'text', name: TRAP, hidden: true, tabIndex: -1, autoComplete: ['off'], ariaHidden: 'true' }, []),
     ])
