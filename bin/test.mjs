@@ -99,7 +99,7 @@ async function endToEndTests(path) {
   if (code === 0 || !report) return
   // For whoever looks for the reason: it stays failed.
   console.log('· What failed runs once more, with a trace in test-results')
-  await runner('--last-failed', '--trace', 'on', '--reporter', 'line', '--output', 'test-results/traces')
+  await runner('--last-failed', '--trace', 'on', '--reporter', 'line')
 }
 
 async function main() {

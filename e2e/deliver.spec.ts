@@ -91,6 +91,11 @@ test('the page plays at a width that is chosen, typed or dragged', async ({ page
   await composed(page)
 })
 
+/** What an at-rule says of itself is no property. */
+const DESCRIBED = /^(font-face|view-transition|page)$/
+/** Properties that are for engines that have them: Safari alone hangs punctuation. */
+const OF_OTHERS = /^(-moz-.*|hanging-punctuation)$/
+
 /** Every declaration of a stylesheet that is for this engine, custom properties left out: they take anything. */
 function declarationsOf(css: string): [property: string, value: string][] {
   const all: [string, string][] = []
@@ -98,8 +103,8 @@ function declarationsOf(css: string): [property: string, value: string][] {
     visit: 'Declaration',
     enter(node) {
       const forOthers = this.atrule?.name === 'supports' && /^\(?\s*not/.test(generate(this.atrule.prelude!))
-      if (!forOthers && !node.property.startsWith('--') && !node.property.startsWith('-moz-'))
-        all.push([node.property, generate(node.value)])
+      const isOurs = !node.property.startsWith('--') && !OF_OTHERS.test(node.property)
+      if (!forOthers && isOurs && !DESCRIBED.test(this.atrule?.name ?? '')) all.push([node.property, generate(node.value)])
     },
   })
   return all

@@ -2,6 +2,7 @@ import type { Page } from '@playwright/test'
 import { chooserOf } from '#core/edits/edits.fixture'
 import type { Block, Section } from '#core/blocks/index'
 import { pixels } from '#core/values/length'
+import type { Site } from '#core/site/schema'
 import { runs } from '#core/values/runs.fixture'
 import { stressOf } from '#core/stress/index'
 import type { WidthFinding } from '#core/sweep/find'
@@ -158,7 +159,22 @@ test('under stress that changes no width, planted faults are at the same px; at 
   expect(wrong).toEqual([])
 })
 
-test('after edits of sections of 24 pages, what is found is what a run through all of the page finds', async ({ page, app }) => {
+/**
+ * A site whose letters are of the same size at every width. Chromium keeps faces by sizes of a hundredth of a px, and gives
+ * a size that is near to one it knows that one's letters: what breaks just there depends on all that it has shown before,
+ * and two runs of the same page may differ. What is compared here is what the sweeper does.
+ */
+function still(site: Site): Site {
+  const { scale } = site.guide
+  const narrow = { base: scale.base.narrow, ratio: scale.ratio.narrow }
+  const even = { ...scale, base: { narrow: narrow.base, wide: narrow.base }, ratio: { narrow: narrow.ratio, wide: narrow.ratio } }
+  return { ...site, guide: { ...site.guide, scale: even } }
+}
+
+test('after edits of sections of random pages, what is found is what a run through all of the page finds', async ({
+  page,
+  app,
+}) => {
   let planted = 0
   const wrong = await wrongOn(page, app, PAGES_EDITED, async (seed) => {
     const choose = chooserOf(seed)
@@ -184,7 +200,7 @@ test('after edits of sections of 24 pages, what is found is what a run through a
       },
       [first],
     )
-    const site = siteOf('Edited', first)
+    const site = still(siteOf('Edited', first))
     const [after, anew] = await page.evaluate(
       async ([given, lists]) => {
         type Run = (site: unknown) => Promise<{ findings: unknown[] }>
