@@ -87,7 +87,7 @@ export const ROWS = {
   },
   sweep: {
     bench: 'sweep',
-    what: 'sweep of the demo page with every check',
+    what: 'sweep of a page of 140 blocks with every check',
     against: 'resizing the same page and reading its boxes only',
     wanted: 2,
   },

@@ -8,7 +8,7 @@ const cwd = join(ROOT, 'node_modules', 'better-sqlite3')
 /** Seconds that a compiled one may be looked for elsewhere. */
 const LOOKED = 20
 
-/** Runs a step; what it says is shown if it fails, or if it says where it is. */
+/** Runs a step to its end, and keeps what it says. */
 function step(command, args, timeout) {
   const { status, stdout, stderr } = spawnSync(command, args, { cwd, encoding: 'utf8', timeout, maxBuffer: 1e8 })
   return { done: status === 0, said: `${stdout ?? ''}${stderr ?? ''}` }

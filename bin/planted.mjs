@@ -4,7 +4,7 @@ import { cpSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, syml
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { FAULTS } from './planted-faults.mjs'
-import { chromium, KEPT, ready, ROOT, run, stop } from './prepare.mjs'
+import { chromium, KEPT, ready, ROOT, runQuietly, stop } from './prepare.mjs'
 
 const NOT_COPIED = new Set(['node_modules', '.git', 'data', 'test-results', '.react-router'])
 
@@ -14,15 +14,8 @@ const folder = mkdtempSync(join(tmpdir(), 'yarrowfinch-planted-'))
 const asked = process.argv.slice(2).map(Number)
 if (asked.some((one) => !(one >= 1 && one <= FAULTS.length))) stop(`The faults have numbers from 1 to ${FAULTS.length}.`)
 
-/** Quiet unless something is wrong: builds and runs say much. */
-async function quietly(command, args, env) {
-  let text = ''
-  const code = await run(command, args, env, { cwd: folder, stdio: ['ignore', 'pipe', 'pipe'] }, (child) => {
-    child.stdout.on('data', (chunk) => (text += chunk))
-    child.stderr.on('data', (chunk) => (text += chunk))
-  })
-  return { code, text }
-}
+/** Builds and runs in the copy say much: it is shown only if something is wrong. */
+const quietly = (command, args, env) => runQuietly(command, args, env, folder)
 
 const missed = []
 let tried = 0

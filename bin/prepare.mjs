@@ -57,17 +57,26 @@ export function run(command, args, env = {}, options = {}, began = () => undefin
     child.on('error', failed)
     child.on('close', (code) => {
       running.delete(child)
-      done(code ?? 1)
+      // What is being stopped goes on with nothing.
+      if (!stopping) done(code ?? 1)
     })
   })
 }
 
+/** Runs a command to its end and keeps what it says, so that two can run side by side. @returns its exit code and the text */
+export async function runQuietly(command, args, env = {}, cwd = ROOT) {
+  let text = ''
+  const code = await run(command, args, env, { cwd, stdio: ['ignore', 'pipe', 'pipe'] }, ({ stdout, stderr }) => {
+    for (const stream of [stdout, stderr]) stream.on('data', (chunk) => (text += chunk))
+  })
+  return { code, text }
+}
+
 /** Runs a step that the rest needs, and says how long it took; stops where it fails. */
-async function must(what, command, args, env, options) {
+async function must(what, command, args, env) {
   const from = Date.now()
   console.log(`· ${what}`)
-  const code = await run(command, args, env, options).catch((error) => stop(`${what}: failed. ${error.message}`))
-  if (stopping) return new Promise(() => undefined)
+  const code = await run(command, args, env).catch((error) => stop(`${what}: failed. ${error.message}`))
   if (code !== 0) stop(`${what}: failed. The lines above say why.`, code)
   console.log(`· ${what}: ${Math.round((Date.now() - from) / 1000)} s`)
 }
@@ -138,7 +147,7 @@ export async function ready() {
 
 /**
  * Where Chromium may be. The headless shell, which Debian builds from the same sources, opens no window with an interface
- * of its own for each page, and takes a quarter less work.
+ * of its own for each page, and takes less work.
  */
 const CHROMIUM = [
   process.env.CHROMIUM_PATH,

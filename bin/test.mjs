@@ -3,7 +3,7 @@
 import { existsSync, readFileSync, rmSync } from 'node:fs'
 import { join, relative } from 'node:path'
 import { stripVTControlCharacters } from 'node:util'
-import { build, chromium, compile, install, ROOT, run } from './prepare.mjs'
+import { build, chromium, compile, install, ROOT, run, runQuietly } from './prepare.mjs'
 
 const results = join(ROOT, 'test-results')
 /** How many of the slowest tests are named at the end. */
@@ -26,14 +26,10 @@ async function timed(what, work) {
 
 const settle = (what, why) => (why === undefined ? passed.push(what) : failed.push({ what, why }))
 
-/** Runs a check to its end, and prints what it said with its name above it, so that two can run side by side. */
+/** Runs a check to its end, and prints what it said, if it failed, with its name above it. */
 const check = (what, script) => () =>
   timed(what, async () => {
-    let text = ''
-    const code = await run('npm', ['run', '--silent', script], {}, { stdio: ['ignore', 'pipe', 'pipe'] }, (child) => {
-      child.stdout.on('data', (chunk) => (text += chunk))
-      child.stderr.on('data', (chunk) => (text += chunk))
-    })
+    const { code, text } = await runQuietly('npm', ['run', '--silent', script])
     console.log(`· ${what}: ${code === 0 ? 'passed' : 'FAILED'}`)
     if (code !== 0) console.log(text)
     settle(what, code === 0 ? undefined : text)

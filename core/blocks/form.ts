@@ -27,7 +27,7 @@ export const TRAP = 'leave-empty'
 
 const isPart = (node: ElementContent): node is Element => node.type === 'element' && 'dataPart' in node.properties
 
-/** The only part of a form is a group as any other. */
+/** Where there is no other part to go to, a group has no mark of one. */
 const asOne = (children: readonly ElementContent[]): ElementContent[] =>
   children.map((one) => {
     if (!isPart(one)) return one
