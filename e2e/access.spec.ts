@@ -2,9 +2,10 @@ import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import type { Page } from '@playwright/test'
 import { ACCESS_SCRIPT, type AccessRead } from '#core/render/access-script'
+import { group, section, siteOf, worded } from '#core/site/made.fixture'
 import { seriousOn } from './axe'
 import { expect, saved, test } from './application'
-import { group, keep, section, siteOf, worded } from './sweep.fixture'
+import { keep } from './sweep.fixture'
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 

@@ -4,9 +4,9 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { pixels } from '#core/values/length'
 import { removeFolder } from '#server/remove-folder'
+import { section, siteOf, worded } from '#core/site/made.fixture'
 import { check as checkFile } from '../bin/check'
 import { expect, test } from './application'
-import { section, siteOf, worded } from './sweep.fixture'
 
 /** Runs the command as anybody does. @returns how it ended, and what it printed */
 function spawned(...args: string[]): Promise<{ code: number | null; text: string; problem: string }> {

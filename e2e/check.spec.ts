@@ -1,8 +1,9 @@
+import { group, section, siteOf, worded } from '#core/site/made.fixture'
 import { seriousOn } from './axe'
 import type { Page } from '@playwright/test'
 import { pixels } from '#core/values/length'
 import { expect, saved, test } from './application'
-import { group, keep, section, siteOf, worded } from './sweep.fixture'
+import { keep } from './sweep.fixture'
 
 const tight = { size: pixels(14), leading: 1.1, minHeight: pixels(0) }
 

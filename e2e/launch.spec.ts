@@ -1,6 +1,7 @@
+import { group, section, siteOf, worded } from '#core/site/made.fixture'
 import { seriousOn } from './axe'
 import { expect, saved, test } from './application'
-import { group, keep, section, siteOf, worded } from './sweep.fixture'
+import { keep } from './sweep.fixture'
 
 const site = siteOf('Tern & Tide', [
   section('opening', [

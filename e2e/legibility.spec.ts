@@ -2,9 +2,10 @@ import sharp from 'sharp'
 import { legibilityOf } from '#core/legibility/legibility'
 import type { Motion } from '#core/motion/motion'
 import { pixels } from '#core/values/length'
+import { section, siteOf, worded } from '#core/site/made.fixture'
 import { expect, openSite, saved, test } from './application'
 import { designer } from './designer'
-import { keep, section, siteOf, worded } from './sweep.fixture'
+import { keep } from './sweep.fixture'
 
 /** A picture of 12 megapixels that is light at its left and dark at its right, with a lighter stripe. */
 const light = () =>

@@ -15,7 +15,7 @@ import { readAlong } from './scrolled'
 
 const PLAN = 'plan'
 /** How many positions of the scroll are compared. */
-const POSITIONS = runs(25, 50)
+const POSITIONS = runs(40, 120)
 const half = { value: 50, unit: '%' } as const
 const own = {
   of: 'own',
@@ -97,16 +97,16 @@ const CASES: Record<string, { motion: Motion[]; style?: StyleValues }> = {
   },
 }
 
-/** A page that is long enough to scroll, with a block that moves below a section. */
-function siteOf({ motion, style }: (typeof CASES)[string]): Site {
+/** A page that is long enough to scroll, with blocks that move one below the other, below a section. */
+function siteOf(cases: readonly (typeof CASES)[string][]): Site {
   const makeId = testIds()
   const site = newSite('Test', makeId)
-  const moved = {
+  const moved = cases.map(({ motion, style }, n) => ({
     ...newBlock('text', makeId),
-    id: 'moved',
+    id: `moved${n}`,
     words: { en: ['It moves.'] },
     style: { base: { ...style, span: 4, start: 3, motion } },
-  }
+  }))
   const tall = (id: string, height: number, children: object[] = []) => ({
     ...newSection('story', makeId),
     id,
@@ -114,7 +114,7 @@ function siteOf({ motion, style }: (typeof CASES)[string]): Site {
     style: { base: { paddingTop: pixels(height), paddingBottom: pixels(60) } },
     children,
   })
-  const sections = [tall('first', 300), tall(PLAN, 500), tall('third', 380, [moved]), tall('last', 1600)] as never[]
+  const sections = [tall('first', 300), tall(PLAN, 500), tall('third', 380, moved), tall('last', 1600)] as never[]
   return { ...site, pages: [{ ...site.pages[0]!, sections }] }
 }
 
@@ -133,12 +133,16 @@ async function load(page: Page, site: Site, engine?: Engine): Promise<void> {
   )
 }
 
-const MOVED = '.third-text'
-const boxOf = (page: Page, selector: string): Promise<Box> =>
-  page.evaluate((one) => {
-    const { left, top, width, height } = document.querySelector(one)!.getBoundingClientRect()
-    return { left, top: top + scrollY, width, height }
-  }, selector)
+const MOVED = '#third > *'
+const boxesOf = (page: Page, selector: string): Promise<Box[]> =>
+  page.evaluate(
+    (all) =>
+      [...document.querySelectorAll(all)].map((one) => {
+        const { left, top, width, height } = one.getBoundingClientRect()
+        return { left, top: top + scrollY, width, height }
+      }),
+    selector,
+  )
 
 /** Where a block is and how it looks. */
 type Look = {
@@ -149,20 +153,21 @@ type Look = {
   opacity: number
 }
 
-/** Where the block is and how it looks at each of some scroll positions. */
-const seenAlong = (page: Page, positions: readonly number[]): Promise<Look[]> =>
-  readAlong(page, positions, () => {
-    const block = document.querySelector('.third-text')!
-    const { translate, scale, rotate, opacity } = getComputedStyle(block)
-    const { left, top, width, height } = block.getBoundingClientRect()
-    return {
-      translate: translate === 'none' ? [0, 0] : translate.split(' ').map(parseFloat),
-      middle: { x: left + width / 2, y: top + height / 2 + scrollY },
-      scale: scale === 'none' ? 1 : parseFloat(scale),
-      turn: rotate === 'none' ? 0 : parseFloat(rotate),
-      opacity: Number(opacity),
-    }
-  })
+/** Where the blocks are and how they look at each of some scroll positions. */
+const seenAlong = (page: Page, positions: readonly number[]): Promise<Look[][]> =>
+  readAlong(page, positions, () =>
+    [...document.querySelectorAll('#third > *')].map((block) => {
+      const { translate, scale, rotate, opacity } = getComputedStyle(block)
+      const { left, top, width, height } = block.getBoundingClientRect()
+      return {
+        translate: translate === 'none' ? [0, 0] : translate.split(' ').map(parseFloat),
+        middle: { x: left + width / 2, y: top + height / 2 + scrollY },
+        scale: scale === 'none' ? 1 : parseFloat(scale),
+        turn: rotate === 'none' ? 0 : parseFloat(rotate),
+        opacity: Number(opacity),
+      }
+    }),
+  )
 
 for (const window of [
   { width: 1280, height: 800 },
@@ -172,23 +177,27 @@ for (const window of [
     browser,
   }) => {
     const page = await browser.newPage({ viewport: window })
+    const cases = Object.entries(CASES)
+    const site = siteOf(cases.map(([, one]) => one))
+    await load(page, site, 'calm')
+    const boxes = await boxesOf(page, MOVED)
+    expect(boxes).toHaveLength(cases.length)
+    const [plan] = await boxesOf(page, '.plan')
+    const height = await page.evaluate(() => document.documentElement.scrollHeight)
+    const scene: Scene = { window: window.height, page: height, section: (id) => (id === PLAN ? plan : undefined) }
+    // Down in steps, and in some of them back.
+    const steps = Array.from({ length: POSITIONS }, (_, i) => Math.round((i / (POSITIONS - 1)) * (height - window.height)))
+    const way = [...steps, ...steps.filter((_, i) => i % 10 === 5).reverse()]
     const wrong: string[] = []
-    for (const [name, one] of Object.entries(CASES)) {
-      const site = siteOf(one)
-      await load(page, site, 'calm')
-      const box = await boxOf(page, MOVED)
-      const plan = await boxOf(page, '.plan')
-      const height = await page.evaluate(() => document.documentElement.scrollHeight)
-      const scene: Scene = { window: window.height, page: height, section: (id) => (id === PLAN ? plan : undefined) }
-      const reveals = one.motion.some((each) => each.kind === 'reveal')
-      for (const engine of reveals ? ([undefined, 'plain'] as const) : [undefined]) {
-        await load(page, site, engine)
-        // Down in steps, and in some of them back.
-        const steps = Array.from({ length: POSITIONS }, (_, i) => Math.round((i / (POSITIONS - 1)) * (height - window.height)))
-        const way = [...steps, ...steps.filter((_, i) => i % 10 === 5).reverse()]
-        for (const [n, seen] of (await seenAlong(page, way)).entries()) {
-          const scroll = way[n]!
-          const now = stateAt(one.motion, box, scene, { scroll })
+    for (const engine of [undefined, 'plain'] as const) {
+      await load(page, site, engine)
+      for (const [n, looks] of (await seenAlong(page, way)).entries()) {
+        const scroll = way[n]!
+        for (const [i, [name, { motion }]] of cases.entries()) {
+          // An engine without timelines has the reveals, by a script, and nothing else.
+          if (engine === 'plain' && motion.every((each) => each.kind !== 'reveal')) continue
+          const [seen, box] = [looks[i]!, boxes[i]!]
+          const now = stateAt(motion, box, scene, { scroll })
           const far = Math.max(
             Math.abs(seen.middle.x - (box.left + box.width / 2 + now.x)),
             Math.abs(seen.middle.y - (box.top + box.height / 2 + now.y)),
@@ -204,6 +213,7 @@ for (const window of [
       }
     }
     expect(wrong).toEqual([])
+    await page.close()
   })
 }
 
@@ -222,10 +232,10 @@ test('a loop is where it is worked out to be at fifty times, and its colours are
       easing: 'ease-in-out',
     },
   ]
-  const site = siteOf({ motion })
+  const site = siteOf([{ motion }])
   const ink = site.guide.colours.map((one) => (one.role === 'ink' ? { ...one, hex: '#2040FF' } : one))
   await load(page, { ...site, guide: { ...site.guide, colours: ink } })
-  const box = await boxOf(page, MOVED)
+  const [box] = await boxesOf(page, MOVED)
   const scene: Scene = { window: 800, page: 4000, section: () => undefined }
   const wrong: string[] = []
   for (let n = 0; n < 50; n++) {
@@ -242,7 +252,7 @@ test('a loop is where it is worked out to be at fifty times, and its colours are
       },
       [MOVED, time * 1000] as const,
     )
-    const now = stateAt(motion, box, scene, { scroll: time * 100, speed: 100 })
+    const now = stateAt(motion, box!, scene, { scroll: time * 100, speed: 100 })
     const share = now.colours.ink?.share ?? 0
     const colour = [...seen.colour.matchAll(/\d+/g)].map(Number)
     const off = Math.max(...from.map((one, i) => Math.abs(one + (to[i]! - one) * share - colour[i]!)))
@@ -261,23 +271,25 @@ test('nothing is hidden or moved for those who want no motion, without a script,
   const bare = await scriptless.newPage()
   const paper = await browser.newPage()
   await paper.emulateMedia({ media: 'print' })
-  for (const [name, one] of Object.entries(CASES)) {
-    const site = siteOf(one)
-    await load(quiet, site)
-    await load(bare, site, 'plain')
-    await load(paper, site)
-    for (const [where, page] of [
-      ['reduced', quiet],
-      ['paper', paper],
-    ] as const)
-      for (const { middle: _, ...seen } of await seenAlong(page, [0, 400, 900]))
-        if (JSON.stringify(seen) !== JSON.stringify(rest)) wrong.push(`${name}, ${where}: ${JSON.stringify(seen)}`)
-    const { opacity, animation } = await bare.locator(MOVED).evaluate((block) => {
-      const style = getComputedStyle(block)
-      return { opacity: style.opacity, animation: style.animationName }
-    })
-    if (opacity !== '1' || animation !== 'none') wrong.push(`${name}, without a script: ${opacity}, ${animation}`)
-  }
+  const names = Object.keys(CASES)
+  const site = siteOf(Object.values(CASES))
+  await load(quiet, site)
+  await load(bare, site, 'plain')
+  await load(paper, site)
+  for (const [where, page] of [
+    ['reduced', quiet],
+    ['paper', paper],
+  ] as const)
+    for (const looks of await seenAlong(page, [0, 400, 900, 1500]))
+      for (const [i, { middle: _, ...seen }] of looks.entries())
+        if (JSON.stringify(seen) !== JSON.stringify(rest)) wrong.push(`${names[i]}, ${where}: ${JSON.stringify(seen)}`)
+  const still = await bare.locator(MOVED).evaluateAll((blocks) =>
+    blocks.map((block) => {
+      const { opacity, animationName } = getComputedStyle(block)
+      return `${opacity} ${animationName}`
+    }),
+  )
+  expect(still).toEqual(names.map(() => '1 none'))
   await Promise.all([quiet.close(), scriptless.close(), paper.close()])
   expect(wrong).toEqual([])
 })

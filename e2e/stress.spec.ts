@@ -1,8 +1,9 @@
 import type { Page } from '@playwright/test'
 import { pixels } from '#core/values/length'
+import { section, siteOf, worded } from '#core/site/made.fixture'
 import { seriousOn } from './axe'
 import { composed, expect, test } from './application'
-import { keep, section, siteOf, worded } from './sweep.fixture'
+import { keep } from './sweep.fixture'
 
 /** A button whose words fit as they are, and not once they are longer. */
 const site = siteOf('Narrow', [

@@ -1,33 +1,13 @@
 import type { Page } from '@playwright/test'
 import { join } from 'node:path'
-import { newSite } from '#core/site/defaults'
-import type { Block, Section } from '#core/blocks/index'
-import { newBlock, newSection } from '#core/blocks/defaults'
+import { section, siteOf } from '#core/site/made.fixture'
 import type { Site } from '#core/site/schema'
-import type { StyleValues } from '#core/style/registry'
 import type { StressName } from '#core/stress/index'
 import type { WidthFinding } from '#core/sweep/find'
-import { testIds } from '#core/values/ids.fixture'
 import { openStore } from '#server/database'
 import { createSite } from '#server/sites'
 import { bundled } from '../bin/bundle'
 import { type Application, composed } from './application'
-
-/** A block with words in English, an id and values. */
-export function worded(kind: 'text' | 'heading' | 'button' | 'link', id: string, words: string, values: StyleValues = {}): Block {
-  return { ...newBlock(kind, testIds()), id, words: { en: [words] }, style: { base: values } } as Block
-}
-
-export const group = (id: string, children: Block[], values: StyleValues = {}): Block =>
-  ({ ...newBlock('group', testIds()), id, children, style: { base: values } }) as Block
-
-export const section = (id: string, children: Block[], values: StyleValues = {}): Section =>
-  ({ ...newSection('reasons', testIds()), id, name: id, children, style: { base: values } }) as Section
-
-export function siteOf(name: string, sections: Section[]): Site {
-  const site = newSite(name, testIds())
-  return { ...site, pages: [{ ...site.pages[0]!, sections }] }
-}
 
 /** Keeps a site with a running application. @returns its address */
 export function keep(app: Application, site: Site): string {

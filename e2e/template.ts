@@ -9,7 +9,7 @@ import { type Application, finish, start, temporaryFolder } from './application'
 /** What it is made of: the demo, and what keeps sites and makes pictures. */
 const MADE_OF = ['server', 'core/site', 'core/picture', 'core/render', 'demo', 'bin/seed.ts', 'e2e/template.ts']
 
-/** Asks for every picture of every page of a site as its visitors do, so that they are made once for all tests. */
+/** Asks for every picture of every page of a site as its visitors and its export do, so that they are made once for all tests. */
 async function warm(app: Application, site: string): Promise<void> {
   const text = async (file: string) => (await fetch(`${app.url}/visit/${site}/${file}`)).text()
   const pages = new Set([
@@ -19,6 +19,7 @@ async function warm(app: Application, site: string): Promise<void> {
   const pictures = new Set<string>()
   for (const page of pages) for (const [file] of (await text(page)).matchAll(/pictures\/[\w.-]+/g)) pictures.add(file)
   await Promise.all([...pictures].map((file) => fetch(`${app.url}/visit/${site}/${file}`).then((one) => one.arrayBuffer())))
+  await (await fetch(`${app.url}/sites/${site}/as/web`)).arrayBuffer()
 }
 
 /** Notes which sites a folder of data has, for those who open their screens by address. */

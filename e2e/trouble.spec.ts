@@ -1,6 +1,7 @@
 import { pixels } from '#core/values/length'
+import { section, siteOf, worded } from '#core/site/made.fixture'
 import { composed, expect, test } from './application'
-import { keep, section, siteOf, worded } from './sweep.fixture'
+import { keep } from './sweep.fixture'
 
 test('faults stand on the width ruler at their very widths; pressed, one is shown where it is worst', async ({ page, app }) => {
   const site = siteOf('Troubled', [section('wide', [worded('text', 'wideone', 'Bring a coat', { width: pixels(700) })])])

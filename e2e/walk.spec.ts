@@ -1,8 +1,17 @@
 import type { Browser, Page } from '@playwright/test'
+import type { Block } from '#core/blocks/index'
+import { newBlock } from '#core/blocks/defaults'
+import type { Motion } from '#core/motion/motion'
+import { group, section, siteOf, worded } from '#core/site/made.fixture'
+import { type Site, siteSchema } from '#core/site/schema'
+import type { StyleValues } from '#core/style/registry'
+import { testIds } from '#core/values/ids.fixture'
+import { pixels } from '#core/values/length'
 import { composed, expect, openSite, saved, test } from './application'
 import { seriousOn } from './axe'
 import { designer } from './designer'
 import { readAlong } from './scrolled'
+import { keep, openBare } from './sweep.fixture'
 
 const WINDOWS = [
   { width: 1280, height: 800 },
@@ -43,88 +52,164 @@ const seenAlong = (page: Page, positions: readonly number[]) =>
     }
   })
 
-test('a page is built from nothing whose heading, picture, passages and frame follow the scroll, and leaves as it was set', async ({
-  page,
-  app,
-  browser,
-}) => {
-  test.slow()
-  await openSite(page, app, 'Hollin Ridge Observatory')
-  await page.getByRole('button', { name: 'Add a page' }).click()
-  await page.waitForURL(/pages\/(?!autumn)/)
-  await composed(page)
-  const { section, block, words, figure, choose, fill, out, tray } = designer(page)
-  const tab = (name: string) => tray.getByRole('tab', { name, exact: true }).click()
-
-  // An opening as high as the window: a heading that grows, and a picture that blends over it and overtakes the page.
-  await section('Opening')
-  await figure('Height, least', '100 vh')
-  await fill('Fill', 'night')
-  await fill('Ink', 'ground')
-  await words('Heading', 'Night comes to the ridge')
-  await page.keyboard.press('j')
-  await choose('Add a motion', 'Scrub')
-  await figure('Ends', '600')
-  await figure('Scale, to', '2')
-  await choose('Grows and turns about', 'its left')
-  await out()
-  await block('Picture')
-  await choose('Add a motion', 'Parallax')
-  await figure('Speed of parallax', '150')
-  await tab('Picture')
-  await choose('Picture of this site', 'ridge-at-dusk')
-  await tab('Place')
-  await choose('Stands', 'Held to edges')
-  for (const edge of ['From top', 'From bottom', 'From left', 'From right']) await figure(edge, '0')
-  await tab('Surface')
-  await choose('Blends', 'Screen')
-  await page.keyboard.press('j')
-
-  // Three passages that come as they reach the middle of the window, and go on the way back.
-  await section('Story')
-  await block('Group')
-  await choose('Layout', 'Column')
-  await figure('Columns spanned', '6')
-  for (const passage of PASSAGES) {
-    await block('Group')
-    await figure('Height, least', '80 vh')
-    await words('Text', passage)
-    await out()
-    await page.keyboard.press('j')
-    await choose('Add a motion', 'Reveal')
-    await choose('How often it plays', 'Each time, both ways')
-    await figure('Line of the window', '50')
-    await figure('How long it takes', '200')
-    await page.keyboard.press('j')
-    await out()
+/** The page as it is built below by presses, as its document has it. */
+function walk(): Site {
+  const motion = (...all: Motion[]): StyleValues => ({ motion: all })
+  const holds = (value: number): StyleValues => ({ minHeight: { value, unit: 'vh' } })
+  const growing: Motion = {
+    kind: 'scrub',
+    range: { of: 'page', begins: 0, ends: 600 },
+    states: [
+      { at: 0, pose: {} },
+      { at: 100, pose: { scale: 2 } },
+    ],
+    origin: 'left',
   }
-  await out()
+  const edges = { top: pixels(0), bottom: pixels(0), left: pixels(0), right: pixels(0) }
+  const heading = { ...worded('heading', 'heading', 'Night comes to the ridge', motion(growing)), level: 1 } as Block
+  const picture = {
+    ...newBlock('picture', testIds()),
+    id: 'picture',
+    style: { base: { ...motion({ kind: 'parallax', speed: 1.5, rests: 'opening' }), position: 'held', ...edges, blend: 'screen' } },
+  } as Block
+  const comes: Motion = { kind: 'reveal', line: { value: 50, unit: '%' }, again: true, from: { opacity: 0 }, duration: 0.2 }
+  const passages = PASSAGES.map((words, n) =>
+    group(`passage${n}`, [worded('text', `words${n}`, words)], { ...holds(80), ...motion(comes) }),
+  )
+  const guises = GUISES.map((words, n) => worded('text', `guise${n}`, words))
+  const frame = {
+    ...group('frame', guises, { span: 5, start: 8, position: 'sticky', top: pixels(FRAME), selfAlign: 'start' }),
+    oneShown: true,
+    steps: { line: { value: 50, unit: '%' }, at: guises.map(({ id }, n) => ({ block: id, of: `passage${n}` })) },
+  } as Block
+  const story = section('story', [group('passages', passages, { layout: 'column', span: 6 }), frame])
+  const sections = [section('opening', [heading, picture], holds(100)), story, section('closing', [], holds(100))]
+  return siteSchema.parse(siteOf('Walk', sections))
+}
 
-  // A frame that stays beside them, and whose guise follows them.
+test('a heading, a picture, passages and a frame follow the scroll as they are set', async ({ app, browser }) => {
+  await follows(browser, `${keep(app, walk()).replace('/sites/', '/visit/')}/index.html`)
+})
+
+test('which block of a group is shown is set to follow others of the page', async ({ page, app }) => {
+  await openBare(page, app)
+  const { section: add, block, words, figure, choose, out, tray } = designer(page)
+  await add('Story')
   await block('Group')
-  await figure('Columns spanned', '5')
-  await figure('From column', '8')
+  await words('Text', PASSAGES[0]!)
+  await out()
+  await out()
+  await block('Group')
   await choose('Stands', 'Sticky')
   await figure('From top', String(FRAME))
-  await choose('In its place, down', 'Start')
-  for (const guise of GUISES) {
+  for (const guise of GUISES.slice(0, 2)) {
     await words('Text', guise)
     await out()
   }
   await tray.getByRole('checkbox', { name: 'One of its blocks is shown at a time' }).click()
   await tray.getByRole('group', { name: 'What shows its blocks' }).getByRole('button', { name: 'The scroll' }).click()
-  for (const [i, guise] of GUISES.entries()) {
+  for (const [guise, of] of [
+    [GUISES[0]!, 'Section Story'],
+    [GUISES[1]!, /^Group: The lamps/],
+  ] as const) {
     await tray.getByRole('combobox', { name: `What shows: ${guise}` }).click()
-    await page.getByRole('option', { name: new RegExp(`^Group: ${PASSAGES[i]!.slice(0, 12)}`) }).click()
+    await page.getByRole('option', { name: of }).click()
   }
-  // Room below, so that all can pass its line.
-  await section('Closing')
-  await figure('Height, least', '100 vh')
-  expect(await seriousOn(page)).toEqual([])
   await saved(page)
+  const made = await (await page.request.get(page.url().replace(/pages.*/, 'as/site-json'))).text()
+  type Read = { id: string; words?: { en: string[] }; steps?: object; children?: Read[] }
+  const story = (JSON.parse(made) as { pages: { sections: Read[] }[] }).pages[0]!.sections.at(-1)!
+  const [passages, frame] = story.children!
+  expect(frame!.steps).toMatchObject({
+    at: [story, passages!].map((of, n) => ({ block: frame!.children![n]!.id, of: of.id })),
+  })
+})
 
-  const id = /sites\/([\w-]+)/.exec(page.url())![1]!
-  const url = `${app.url}/visit/${id}/page-5.html`
+test(
+  'the same page is built from nothing by presses, and leaves as it was set',
+  { tag: '@proof' },
+  async ({ page, app, browser }) => {
+    test.slow()
+    await openSite(page, app, 'Hollin Ridge Observatory')
+    await page.getByRole('button', { name: 'Add a page' }).click()
+    await page.waitForURL(/pages\/(?!autumn)/)
+    await composed(page)
+    const { section: add, block, words, figure, choose, fill, out, tray } = designer(page)
+    const tab = (name: string) => tray.getByRole('tab', { name, exact: true }).click()
+
+    // An opening as high as the window: a heading that grows, and a picture that blends over it and overtakes the page.
+    await add('Opening')
+    await figure('Height, least', '100 vh')
+    await fill('Fill', 'night')
+    await fill('Ink', 'ground')
+    await words('Heading', 'Night comes to the ridge')
+    await page.keyboard.press('j')
+    await choose('Add a motion', 'Scrub')
+    await figure('Ends', '600')
+    await figure('Scale, to', '2')
+    await choose('Grows and turns about', 'its left')
+    await out()
+    await block('Picture')
+    await choose('Add a motion', 'Parallax')
+    await figure('Speed of parallax', '150')
+    await tab('Picture')
+    await choose('Picture of this site', 'ridge-at-dusk')
+    await tab('Place')
+    await choose('Stands', 'Held to edges')
+    for (const edge of ['From top', 'From bottom', 'From left', 'From right']) await figure(edge, '0')
+    await tab('Surface')
+    await choose('Blends', 'Screen')
+    await page.keyboard.press('j')
+
+    // Three passages that come as they reach the middle of the window, and go on the way back.
+    await add('Story')
+    await block('Group')
+    await choose('Layout', 'Column')
+    await figure('Columns spanned', '6')
+    for (const passage of PASSAGES) {
+      await block('Group')
+      await figure('Height, least', '80 vh')
+      await words('Text', passage)
+      await out()
+      await page.keyboard.press('j')
+      await choose('Add a motion', 'Reveal')
+      await choose('How often it plays', 'Each time, both ways')
+      await figure('Line of the window', '50')
+      await figure('How long it takes', '200')
+      await page.keyboard.press('j')
+      await out()
+    }
+    await out()
+
+    // A frame that stays beside them, and whose guise follows them.
+    await block('Group')
+    await figure('Columns spanned', '5')
+    await figure('From column', '8')
+    await choose('Stands', 'Sticky')
+    await figure('From top', String(FRAME))
+    await choose('In its place, down', 'Start')
+    for (const guise of GUISES) {
+      await words('Text', guise)
+      await out()
+    }
+    await tray.getByRole('checkbox', { name: 'One of its blocks is shown at a time' }).click()
+    await tray.getByRole('group', { name: 'What shows its blocks' }).getByRole('button', { name: 'The scroll' }).click()
+    for (const [i, guise] of GUISES.entries()) {
+      await tray.getByRole('combobox', { name: `What shows: ${guise}` }).click()
+      await page.getByRole('option', { name: new RegExp(`^Group: ${PASSAGES[i]!.slice(0, 12)}`) }).click()
+    }
+    // Room below, so that all can pass its line.
+    await add('Closing')
+    await figure('Height, least', '100 vh')
+    expect(await seriousOn(page)).toEqual([])
+    await saved(page)
+    const id = /sites\/([\w-]+)/.exec(page.url())![1]!
+    await follows(browser, `${app.url}/visit/${id}/page-5.html`)
+  },
+)
+
+/** That a visited page looks at each position of the scroll as it is worked out to, both ways, and can be read without any of it. */
+async function follows(browser: Browser, url: string) {
   const visitor = await (await browser.newContext()).newPage()
   const wrong: string[] = []
   for (const window of WINDOWS) {
@@ -168,7 +253,7 @@ test('a page is built from nothing whose heading, picture, passages and frame fo
   expect(await seriousOn(visitor)).toEqual([])
   await visitor.context().close()
   await withoutScript(browser, url)
-})
+}
 
 /** Without a script nothing is hidden: all passages and all guises of the frame are read. */
 async function withoutScript(browser: Browser, url: string) {

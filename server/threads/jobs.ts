@@ -1,17 +1,12 @@
 import { zipSync, type Zippable } from 'fflate'
 import { valuesPrintedOn } from '#core/analysis/values-printed'
 import { readSiteFile, writeSiteZip } from '#core/formats/site-zip'
-import { cleanSvg } from '#core/formats/svg'
 import { webFiles, type WebFiles } from '#core/formats/web-files'
 import type { WebChoices } from '#core/picture/measured'
 import type { Layout } from '#core/render/rules'
 import type { Engine } from '#core/render/site'
 import type { Site } from '#core/site/schema'
-import { markdownOfDocx } from './docx'
-import { readFilmFile } from './film-file'
-import { cutTo, readFontFile } from './font-file'
 import { hyphenated } from './hyphens'
-import { outlineOf } from './letter'
 import { unknownWords } from './spelling'
 
 /** The files of an export as they come from another thread: functions do not travel. */
@@ -32,18 +27,24 @@ function readFile(bytes: Uint8Array) {
   return { document: JSON.stringify(site), named, ...held }
 }
 
+/** A job whose readers are loaded once it is first asked for, so that a thread that prints is begun without them. */
+const later =
+  <G, M>(load: () => Promise<(given: G) => M>) =>
+  async (given: G): Promise<Awaited<M>> =>
+    await (await load())(given)
+
 /** What takes long, or is done with what others made: each is done in a thread of its own, from values that can be copied. */
 export const JOBS = {
   'read-site': readFile,
   'write-site': writeSiteZip,
-  'clean-svg': cleanSvg,
-  docx: markdownOfDocx,
-  'read-font': readFontFile,
-  'read-film': readFilmFile,
-  'cut-font': cutTo,
+  'clean-svg': later(async () => (await import('#core/formats/svg')).cleanSvg),
+  docx: later(async () => (await import('./docx')).markdownOfDocx),
+  'read-font': later(async () => (await import('./font-file')).readFontFile),
+  'read-film': later(async () => (await import('./film-file')).readFilmFile),
+  'cut-font': later(async () => (await import('./font-file')).cutTo),
   print,
   'page-fonts': (site: Site): (readonly string[])[] => site.pages.map((page) => valuesPrintedOn(site, page).fonts),
-  letter: outlineOf,
+  letter: later(async () => (await import('./letter')).outlineOf),
   spell: unknownWords,
   hyphens: hyphenated,
   zip: (files: Zippable): Uint8Array<ArrayBuffer> => zipSync(files, { mtime: new Date(1980, 0, 1) }),
