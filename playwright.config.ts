@@ -32,5 +32,6 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     launchOptions: CHROMIUM,
     acceptDownloads: true,
+    extraHTTPHeaders: { 'Accept-Encoding': 'identity' },
   },
 })

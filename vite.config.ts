@@ -1,7 +1,7 @@
 import { reactRouter } from '@react-router/dev/vite'
 import tailwindcss from '@tailwindcss/vite'
-import { build } from 'esbuild'
 import { defineConfig, type Plugin } from 'vite'
+import { buildThreads } from './server/threads/build'
 
 /** Builds what the server's threads run, beside the server. */
 const threads = (): Plugin => ({
@@ -9,17 +9,7 @@ const threads = (): Plugin => ({
   apply: 'build',
   async closeBundle() {
     if (this.environment.name !== 'ssr') return
-    await build({
-      entryPoints: ['server/threads/worker.ts'],
-      outdir: 'build/server/threads',
-      bundle: true,
-      // What only some jobs need is loaded by them.
-      splitting: true,
-      format: 'esm',
-      platform: 'node',
-      target: 'node20',
-      packages: 'external',
-    })
+    await buildThreads('build/server/threads')
   },
 })
 

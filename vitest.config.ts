@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os'
 import { defineConfig } from 'vitest/config'
 
 export default defineConfig({
@@ -7,5 +8,6 @@ export default defineConfig({
     testTimeout: 240_000,
     // Modules hold no state but memories of what is frozen, so files share them: importing costs more than testing.
     isolate: false,
+    maxWorkers: Math.max(2, availableParallelism() - 1),
   },
 })

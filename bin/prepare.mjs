@@ -90,11 +90,14 @@ function filesIn(folder) {
     .sort()
 }
 
-/** A digest of files and folders, to tell whether something must be done anew. */
+const IS_FOR_TESTS = /\.(test|fixture)\.tsx?$/
+
+/** A digest of files and folders but their tests, to tell whether something must be done anew. */
 export function digest(paths) {
   const hash = createHash('sha256')
   for (const path of paths)
-    for (const file of filesIn(join(ROOT, path))) hash.update(file.slice(ROOT.length)).update(readFileSync(file))
+    for (const file of filesIn(join(ROOT, path)).filter((one) => !IS_FOR_TESTS.test(one)))
+      hash.update(file.slice(ROOT.length)).update(readFileSync(file))
   return hash.digest('hex')
 }
 

@@ -145,30 +145,36 @@ export async function openScreen(
   await awake(page)
 }
 
+/**
+ * Waits for something that is looked at inside the page, frame by frame: what `expect` waits for is asked for from here, and
+ * describes the whole page each time that it is not there yet, which takes more work than many a test.
+ */
+async function until(page: Page, seen: () => boolean): Promise<void> {
+  await page.waitForFunction(seen, undefined, { timeout: 60_000 })
+}
+
 /** Waits until a screen answers. */
-export const awake = (page: Page): Promise<void> => expect(page.locator('html:not([data-asleep]) body')).toBeVisible()
+export const awake = (page: Page): Promise<void> =>
+  until(page, () => document.querySelector('html:not([data-asleep]) body') !== null)
 
 /** Waits until every view on the stage shows its page. */
-export async function composed(page: Page): Promise<void> {
-  await awake(page)
-  await expect(page.getByRole('region', { name: 'Tray' })).toBeVisible()
-  // Its rows are there once what drags them is loaded.
-  await expect(page.locator('[aria-label="Running order"] button').first()).toBeVisible()
-  await expect(async () => {
-    const ready = await page
-      .locator('[data-view] iframe')
-      .evaluateAll(
-        (frames) =>
-          frames.length > 0 &&
-          frames.every((frame) => ((frame as HTMLIFrameElement).contentDocument?.adoptedStyleSheets.length ?? 0) > 0),
-      )
-    expect(ready).toBe(true)
-  }).toPass()
-}
+export const composed = (page: Page): Promise<void> =>
+  until(page, () => {
+    const shown = (selector: string) => document.querySelector(`html:not([data-asleep]) ${selector}`)?.checkVisibility() === true
+    const views = [...document.querySelectorAll<HTMLIFrameElement>('[data-view] iframe')]
+    return (
+      shown('[aria-label="Tray"]') &&
+      // Its rows are there once what drags them is loaded.
+      shown('[aria-label="Running order"] button') &&
+      views.length > 0 &&
+      views.every((one) => (one.contentDocument?.adoptedStyleSheets.length ?? 0) > 0)
+    )
+  })
 
 /** Waits until everything is on the server's disk. */
-export async function saved(page: Page): Promise<void> {
-  await expect(page.getByRole('status').filter({ hasText: /Saved/ })).toBeVisible()
-}
+export const saved = (page: Page): Promise<void> =>
+  until(page, () =>
+    [...document.querySelectorAll('[role=status]')].some((one) => one.checkVisibility() && /Saved/.test(one.textContent)),
+  )
 
 export { expect }

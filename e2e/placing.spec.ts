@@ -4,7 +4,7 @@ import type { Box } from './views'
 import { designer, measure, near, WIDTHS } from './designer'
 
 test.beforeEach(async ({ page, app }) => {
-  await openBare(page, app)
+  await openBare(page, app, [1280, 768])
 })
 
 test('a picture is dragged out to the edge of the window, and words stand in the middle columns', async ({ page, app }) => {

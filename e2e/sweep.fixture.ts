@@ -18,8 +18,8 @@ export function keep(app: Application, site: Site): string {
 }
 
 /** Opens a site in Compose that has nothing but a plan, so that what is built on it is laid out and painted fast. */
-export async function openBare(page: Page, app: Application): Promise<void> {
-  const site = siteOf('Bare', [{ ...section('plan', []), job: 'plan', name: 'Plan' }])
+export async function openBare(page: Page, app: Application, views: readonly number[] = [1280]): Promise<void> {
+  const site = { ...siteOf('Bare', [{ ...section('plan', []), job: 'plan', name: 'Plan' }]), views: [...views] }
   await page.goto(`${keep(app, site)}/pages/${site.pages[0]!.id}/compose`, { waitUntil: 'commit' })
   await composed(page)
 }

@@ -31,7 +31,9 @@ function readFile(bytes: Uint8Array) {
 const later =
   <G, M>(load: () => Promise<(given: G) => M>) =>
   async (given: G): Promise<Awaited<M>> =>
-    await (await load())(given)
+    await (
+      await load()
+    )(given)
 
 /** What takes long, or is done with what others made: each is done in a thread of its own, from values that can be copied. */
 export const JOBS = {

@@ -15,23 +15,24 @@ const PATIENCE = 20_000
 
 const AT_ONCE = Math.max(1, availableParallelism() - 1)
 
-/** What a thread runs: in the built application what is built beside it, which starts in a fraction of the time; else the sources. */
-const WORKER = import.meta.env?.PROD
-  ? { filename: pathToFileURL(resolve('build', 'server', 'threads', 'worker.js')).href, execArgv: [] }
-  : { filename: pathToFileURL(resolve('server', 'threads', 'worker.ts')).href, execArgv: ['--import', 'tsx'] }
+/** What a thread runs: in the built application what was built beside it; else what is built of the sources now. */
+const worker = async (): Promise<string> =>
+  import.meta.env?.PROD ? resolve('build', 'server', 'threads', 'worker.js') : (await import('./build')).builtThreads()
 
-let pool: Piscina | undefined
+let pool: Promise<Piscina> | undefined
 
-/** The threads, begun when the first job comes; those that have nothing to do end after a while. */
-const threads = (): Piscina =>
-  (pool ??= new Piscina({
-    ...WORKER,
+const open = async (): Promise<Piscina> =>
+  new Piscina({
+    filename: pathToFileURL(await worker()).href,
     minThreads: 0,
     maxThreads: 2 * AT_ONCE,
     idleTimeout: 30_000,
     resourceLimits: { maxOldGenerationSizeMb: MEMORY, stackSizeMb: 4 },
     recordTiming: false,
-  }))
+  })
+
+/** The threads, begun when the first job comes; those that have nothing to do end after a while. */
+const threads = (): Promise<Piscina> => (pool ??= open())
 
 /** Jobs that read what others made, and may take as long as they are let. What is our own does not wait for them. */
 const FOREIGN: ReadonlySet<JobName> = new Set(['read-site', 'clean-svg', 'docx', 'read-font', 'read-film', 'spell'])
@@ -57,7 +58,7 @@ export async function inThread<J extends JobName>(
     let timer: NodeJS.Timeout | undefined
     begun.once('message', () => (timer = setTimeout(() => over.abort(), ms)))
     try {
-      return (await threads().run({ job, given, begun: port2 }, { signal: over.signal, transferList: [port2] })) as Answer
+      return (await (await threads()).run({ job, given, begun: port2 }, { signal: over.signal, transferList: [port2] })) as Answer
     } catch (error) {
       const { name, code } = error as { name?: string; code?: string }
       if (name === 'AbortError' || code === 'ERR_WORKER_OUT_OF_MEMORY') throw new FormatError(sentence)
