@@ -1,6 +1,6 @@
 // Compiles SQLite for this Node. Run by npm, which knows where node-gyp is; goes on where a run before was stopped.
 import { spawnSync } from 'node:child_process'
-import { existsSync } from 'node:fs'
+import { existsSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { ROOT } from './prepare.mjs'
 
@@ -16,16 +16,20 @@ function step(command, args, timeout) {
 
 const fetched = step('npx', ['--no-install', 'prebuild-install'], LOOKED * 1000)
 if (!fetched.done || !existsSync(join(cwd, 'build', 'Release', 'better_sqlite3.node'))) {
-  const steps = [['build', '--release', '-j', 'max']]
-  // What is configured and partly built is gone on with.
-  if (!existsSync(join(cwd, 'build', 'Makefile'))) steps.unshift(['configure', '--release'])
-  for (const args of steps) {
-    const { done, said } = step('node-gyp', args)
-    if (done) continue
-    console.error(said.split('\n').slice(-30).join('\n'))
-    console.error(
-      'SQLite could not be compiled. It needs Python 3, make and a C++ compiler: on Debian, python3 and build-essential.',
-    )
-    process.exit(1)
+  const building = ['build', '--release', '-j', 'max']
+  const configuring = ['configure', '--release']
+  // What is configured and partly built is gone on with, unless it was so for another place or another Node.
+  const goneOn = existsSync(join(cwd, 'build', 'Makefile')) && step('node-gyp', building).done
+  if (!goneOn) {
+    rmSync(join(cwd, 'build'), { recursive: true, force: true })
+    for (const args of [configuring, building]) {
+      const { done, said } = step('node-gyp', args)
+      if (done) continue
+      console.error(said.split('\n').slice(-30).join('\n'))
+      console.error(
+        'SQLite could not be compiled. It needs Python 3, make and a C++ compiler: on Debian, python3 and build-essential.',
+      )
+      process.exit(1)
+    }
   }
 }

@@ -86,6 +86,15 @@ export const putClock = (app: Application, clock: number): Promise<void> => tell
 
 export const temporaryFolder = (): string => mkdtempSync(join(tmpdir(), 'yarrowfinch-'))
 
+/** Lays the demo sites into a folder of data: those that the tests begin with, or, where none were made, new ones. */
+export async function layDemo(data: string): Promise<void> {
+  const template = process.env.YARROWFINCH_TEMPLATE
+  if (template === undefined) await finish('npx', ['tsx', 'bin/seed.ts'], { YARROWFINCH_DATA: data })
+  else
+    for (const name of ['yarrowfinch.db', 'pictures', 'derivatives'])
+      cpSync(join(template, name), join(data, name), { recursive: true })
+}
+
 /**
  * Tests with one application for each worker. Its data are a new copy of the demo's for each test, so that no test sees
  * another's edits.
@@ -105,8 +114,7 @@ export const test = base.extend<{ app: Application }, { server: Application }>({
   ],
   async app({ server }, provide) {
     const data = temporaryFolder()
-    for (const name of ['yarrowfinch.db', 'pictures', 'derivatives'])
-      cpSync(join(process.env.YARROWFINCH_TEMPLATE!, name), join(data, name), { recursive: true })
+    await layDemo(data)
     await giveData(server, data)
     await provide(server)
     removeFolder(data)
@@ -119,6 +127,10 @@ export type DemoSite = { name: string; id: string; pages: { id: string; name: st
 /** The demo sites, as every test finds them. */
 export const demoSites = (): DemoSite[] =>
   JSON.parse(readFileSync(join(process.env.YARROWFINCH_TEMPLATE!, 'sites.json'), 'utf8')) as DemoSite[]
+
+/** Address at which visitors get a demo site, to which the name of a file is added. */
+export const visitOf = (app: Pick<Application, 'url'>, name: string): string =>
+  `${app.url}/visit/${demoSites().find((one) => one.name === name)!.id}`
 
 /** Address of a screen of a site's first page, or of the page with this name. */
 export function addressOf(app: Pick<Application, 'url'>, name: string, screen = 'compose', pageName?: string): string {

@@ -1,38 +1,53 @@
 import type { Page } from '@playwright/test'
 import { PAGE_SCREENS } from '../app/screens'
 import { addressOf, awake, expect, test } from './application'
+import { seriousOn } from './axe'
 
 const SITE = 'Hollin Ridge Observatory'
 
 /** How late the scripts of the application arrive, ms. */
 const LATE = 2000
 
-/** Opens a screen whose scripts arrive late, and waits until it is seen. */
-async function openEarly(page: Page, address: string): Promise<void> {
-  await page.route(/\/assets\/.*\.js$/, async (route) => {
-    await new Promise((done) => setTimeout(done, LATE))
+const SCRIPTS = /\/assets\/.*\.js$/
+
+/**
+ * Opens a screen whose scripts arrive late, and waits until it is seen.
+ * @param late what they wait for
+ */
+async function openEarly(page: Page, address: string, late = () => new Promise((done) => setTimeout(done, LATE))): Promise<void> {
+  await page.route(SCRIPTS, async (route) => {
+    await late()
     await route.continue()
   })
   await page.goto(address, { waitUntil: 'commit' })
-  await expect(page.locator('html[data-asleep] body :is(header, main)').first()).toBeVisible()
+  await page.locator('html[data-asleep] body :is(header, main)').first().waitFor()
 }
 
-for (const screen of PAGE_SCREENS)
-  test(`a press on ${screen} before its scripts have arrived is answered once they have`, async ({ page, app }) => {
-    await openEarly(page, addressOf(app, SITE, screen))
-    if (screen === 'play') {
+test('a press on any screen before its scripts have arrived is answered once they have; axe finds nothing serious there', async ({
+  page,
+  app,
+}) => {
+  for (const screen of PAGE_SCREENS) {
+    // However long that takes: they come once it was pressed.
+    let arrive = () => {}
+    const pressed = new Promise<void>((done) => (arrive = done))
+    await openEarly(page, addressOf(app, SITE, screen), () => pressed)
+    if (screen === 'play')
       await page.getByRole('group', { name: 'Widths of the views' }).getByRole('button', { name: '375' }).click()
-      await expect(page.locator('html')).toHaveAttribute('data-asleep')
-      await expect(page.getByLabel('Width of the page')).toHaveValue('375')
-      return
+    else await page.locator('header').getByRole('button', { name: 'Autumn nights', exact: true }).click()
+    await expect(page.locator('html'), screen).toHaveAttribute('data-asleep')
+    arrive()
+    if (screen === 'play') await expect(page.getByLabel('Width of the page')).toHaveValue('375')
+    else {
+      await page.getByRole('menuitem', { name: 'Winter sky chart', exact: true }).waitFor()
+      // It is a menu as any other: keys lead through it.
+      await page.keyboard.press('Escape')
+      await expect(page.getByRole('menuitem'), screen).toHaveCount(0)
     }
-    await page.locator('header').getByRole('button', { name: 'Autumn nights', exact: true }).click()
-    await expect(page.locator('html')).toHaveAttribute('data-asleep')
-    await expect(page.getByRole('menuitem', { name: 'Winter sky chart', exact: true })).toBeVisible()
-    // It is a menu as any other: keys lead through it.
-    await page.keyboard.press('Escape')
-    await expect(page.getByRole('menuitem')).toHaveCount(0)
-  })
+    expect(await seriousOn(page), screen).toEqual([])
+    await page.unroute(SCRIPTS)
+  }
+})
 
 test('keys and letters that are pressed too early are played in their order, into what they open', async ({ page, app }) => {
   await openEarly(page, addressOf(app, SITE))
@@ -73,13 +88,13 @@ test('words in a field that is there before the scripts are kept and saved', asy
   await awake(page)
   await expect(visitors).toHaveValue('Families from the valley, after work')
   await expect(page.getByRole('status').filter({ hasText: /Saved \d/ })).toBeVisible()
-  await page.unroute(/\/assets\/.*\.js$/)
+  await page.unroute(SCRIPTS)
   await page.reload()
   await expect(visitors).toHaveValue('Families from the valley, after work')
 })
 
 test('a screen whose scripts do not arrive says so', async ({ page, app }) => {
-  await page.route(/\/assets\/.*\.js$/, (route) => route.abort())
+  await page.route(SCRIPTS, (route) => route.abort())
   await page.goto(addressOf(app, SITE, 'brief'))
   await expect(page.getByRole('alert')).toContainText('The scripts of this screen did not arrive')
 })

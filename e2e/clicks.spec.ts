@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { type Application, composed, expect, openSite, saved, test } from './application'
+import { type Application, composed, demoSites, expect, openScreen, openSite, saved, test } from './application'
 import { seriousOn } from './axe'
 import { press } from './views'
 
@@ -23,11 +23,9 @@ async function openHome(page: Page, app: Application): Promise<string> {
 }
 /** Opens the page of the instruments in Compose. @returns the id of its site */
 async function openInstruments(page: Page, app: Application) {
-  const site = await openHome(page, app)
-  await page.getByRole('button', { name: /^Autumn nights/ }).click()
-  await page.getByRole('menuitem', { name: 'The instruments' }).click()
+  await openScreen(page, app, SITE, 'compose', 'The instruments')
   await composed(page)
-  return site
+  return /sites\/([\w-]+)/.exec(page.url())![1]!
 }
 
 test('a group of buttons shows its panels one at a time, with a second for each, as tabs', async ({ page, app }) => {
@@ -38,8 +36,7 @@ test('a group of buttons shows its panels one at a time, with a second for each,
   await column(page, 'Change')
   await expect(tray.getByText('1 s out, 1 s in')).toBeVisible()
   const bar = tray.getByRole('slider', { name: 'Offset, in' })
-  await bar.focus()
-  for (let n = 0; n < 2; n++) await page.keyboard.press('Shift+ArrowRight')
+  for (let n = 0; n < 2; n++) await bar.press('Shift+ArrowRight')
   await expect(tray.getByText('1 s out, 2 s in')).toBeVisible()
   await expect(tray.getByRole('textbox', { name: 'Begins after' })).toHaveValue('1')
   const box = (await tray.getByRole('slider', { name: 'Opacity, out' }).boundingBox())!
@@ -97,11 +94,9 @@ test('a group of buttons shows its panels one at a time, with a second for each,
 
 test('without a script all panels are seen, and their buttons lead to them; on paper nothing is hidden', async ({
   browser,
-  page,
   app,
 }) => {
-  await openSite(page, app, SITE)
-  const [, site] = /sites\/([\w-]+)/.exec(page.url())!
+  const site = demoSites().find((one) => one.name === SITE)!.id
   const context = await browser.newContext({ javaScriptEnabled: false })
   const plain = await context.newPage()
   await plain.goto(`${app.url}/visit/${site}/the-instruments.html`)

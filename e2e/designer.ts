@@ -50,8 +50,13 @@ export function designer(page: Page) {
 export async function measure(page: Page, app: Application, selectors: string[], height = 800): Promise<Map<number, Box[][]>> {
   await saved(page)
   const id = /sites\/([\w-]{10})/.exec(page.url())![1]!
+  return measureAt(page, `${app.url}/visit/${id}/index.html`, selectors, height)
+}
+
+/** The same of a page at an address. */
+export async function measureAt(page: Page, url: string, selectors: string[], height = 800): Promise<Map<number, Box[][]>> {
   const visit = await page.context().newPage()
-  await visit.goto(`${app.url}/visit/${id}/index.html`)
+  await visit.goto(url)
   const found = new Map<number, Box[][]>()
   for (const width of WIDTHS) {
     await visit.setViewportSize({ width, height })
@@ -62,6 +67,7 @@ export async function measure(page: Page, app: Application, selectors: string[],
   await visit.close()
   return found
 }
+
 const boxesOf = (all: Locator): Promise<Box[]> =>
   all.evaluateAll((list) =>
     list.map((one) => {

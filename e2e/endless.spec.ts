@@ -2,6 +2,7 @@ import type { Page } from '@playwright/test'
 import { expect, openSite, saved, test } from './application'
 import { seriousOn } from './axe'
 import { designer } from './designer'
+import { openBare } from './sweep.fixture'
 import { press } from './views'
 
 const LOGOS = ['Ashby Trust', 'Dark Skies Fund', 'Hollin Parish', 'Moor Rail', 'Lamp and Lens']
@@ -27,7 +28,7 @@ test('a gradient of the guide’s colours moves, a strip passes, and both are pa
   app,
   browser,
 }) => {
-  await openSite(page, app, 'Hollin Ridge Observatory')
+  await openBare(page, app)
   const { section, block, words, figure, choose, out, tray } = designer(page)
   await section('Proof')
   await block('Group')

@@ -1,11 +1,12 @@
-import { expect, openSite, saved, test } from './application'
+import { expect, saved, test } from './application'
 import { designer } from './designer'
+import { openBare } from './sweep.fixture'
 
 test('fills are laid in layers; a handle of a gradient paints by CSS alone, and what it comes to is one step', async ({
   page,
   app,
 }) => {
-  await openSite(page, app, 'Hollin Ridge Observatory')
+  await openBare(page, app)
   const { section, choose, figure, tray } = designer(page)
   await section('Story')
   await figure('Height, least', '400')
@@ -41,9 +42,10 @@ test('fills are laid in layers; a handle of a gradient paints by CSS alone, and 
   await page.keyboard.press('Space')
   await expect(grip).toHaveAttribute('aria-pressed', 'true')
   await page.keyboard.press('ArrowDown')
-  await expect
-    .poll(() => grip.evaluate((element) => element.parentElement!.parentElement!.style.transform))
-    .not.toMatch(/^$|translateY\(0px\)/)
+  // It is let go over the other, not before that is known.
+  await expect(
+    page.locator('[id^="DndLiveRegion"]').filter({ hasText: /item (\S+) was moved over droppable area (?!\1)/ }),
+  ).toHaveCount(1)
   await page.keyboard.press('Space')
   await expect.poll(background).toMatch(/^linear-gradient/)
   await page.keyboard.press('Control+z')
@@ -70,7 +72,7 @@ test('over a gradient words are measured, an ink is tried before it is taken, an
   page,
   app,
 }) => {
-  await openSite(page, app, 'Hollin Ridge Observatory')
+  await openBare(page, app)
   const { section, words, choose, figure, fill, tray } = designer(page)
   await section('Story')
   await figure('Height, least', '400')

@@ -3,9 +3,9 @@ import { legibilityOf } from '#core/legibility/legibility'
 import type { Motion } from '#core/motion/motion'
 import { pixels } from '#core/values/length'
 import { section, siteOf, worded } from '#core/site/made.fixture'
-import { expect, openSite, saved, test } from './application'
+import { expect, saved, test } from './application'
 import { designer } from './designer'
-import { keep } from './sweep.fixture'
+import { keep, openBare } from './sweep.fixture'
 
 /** A picture of 12 megapixels that is light at its left and dark at its right, with a lighter stripe. */
 const light = () =>
@@ -21,7 +21,7 @@ test('words over a picture are measured as Chromium paints it, and the offered s
   page,
   app,
 }) => {
-  await openSite(page, app, 'Hollin Ridge Observatory')
+  await openBare(page, app)
   const { section, block, words, figure, choose, fill, out, tray, order } = designer(page)
   await section('Story')
   await figure('Height, least', '500')

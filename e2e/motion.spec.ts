@@ -1,9 +1,15 @@
 import type { Page } from '@playwright/test'
-import { expect, openSite, saved, test } from './application'
+import { runs } from '#core/values/runs.fixture'
+import { expect, openScreen, openSite, saved, test, visitOf } from './application'
 import { seriousOn } from './axe'
 import { designer } from './designer'
 import { readAlong } from './scrolled'
 import { press } from './views'
+
+const SITE = 'Hollin Ridge Observatory'
+
+/** At how many positions they are looked at, down and up again. */
+const STEPS = runs(6, 20)
 
 /** How the three that move look on a visited page at some scroll positions. */
 const seenAlong = (page: Page, positions: readonly number[]) =>
@@ -23,7 +29,7 @@ test('a heading grows, a picture overtakes the page and a passage comes and goes
   app,
   context,
 }) => {
-  await openSite(page, app, 'Hollin Ridge Observatory')
+  await openSite(page, app, SITE)
   const { choose, figure, tray, order } = designer(page)
   const h1 = page.locator('[data-view="1280"] iframe').contentFrame().locator('h1')
   await press(page, 1280, 'h1')
@@ -80,7 +86,7 @@ test('a heading grows, a picture overtakes the page and a passage comes and goes
       ['?engine=plain', false],
     ] as const) {
       await visitor.goto(base + engine)
-      const steps = Array.from({ length: 20 }, (_, i) => i * 60)
+      const steps = Array.from({ length: STEPS }, (_, i) => i * (1200 / STEPS))
       const way = [...steps, ...[...steps].reverse()]
       for (const [n, seen] of (await seenAlong(visitor, way)).entries()) {
         const scroll = way[n]!
@@ -103,7 +109,7 @@ test('a heading grows, a picture overtakes the page and a passage comes and goes
 })
 
 test('an end of a bar is dragged in one step, and a range of nothing is said', async ({ page, app }) => {
-  await openSite(page, app, 'Hollin Ridge Observatory')
+  await openSite(page, app, SITE)
   const { choose, tray, figure } = designer(page)
   await press(page, 1280, 'h1')
   await page.keyboard.press('j')
@@ -126,7 +132,7 @@ test('an end of a bar is dragged in one step, and a range of nothing is said', a
 })
 
 test('states stand side by side, and a visitor brings them about', async ({ page, app, context }) => {
-  await openSite(page, app, 'Hollin Ridge Observatory')
+  await openSite(page, app, SITE)
   const { tray, figure } = designer(page)
   await press(page, 1280, '.opening-button, section a[class*="button"]')
   await tray.getByRole('tab', { name: 'States' }).click()
@@ -150,8 +156,7 @@ test('states stand side by side, and a visitor brings them about', async ({ page
 })
 
 test('a page plays for those who want no motion, without a script, in an older engine, and slowly', async ({ page, app }) => {
-  await openSite(page, app, 'Hollin Ridge Observatory')
-  await page.getByRole('link', { name: 'Play page' }).click()
+  await openScreen(page, app, SITE, 'play')
   const frame = page.frameLocator('iframe[title^="Autumn nights at"]')
   await frame.locator('h1').waitFor()
   const status = page.locator('[data-watched]')
@@ -187,11 +192,9 @@ test('a page plays for those who want no motion, without a script, in an older e
   expect(await seriousOn(page)).toEqual([])
 })
 
-test('nothing on the page shifts while it is scrolled to its end and back', async ({ page, app, context }) => {
-  await openSite(page, app, 'Hollin Ridge Observatory')
-  const visitor = await context.newPage()
-  await visitor.goto(`${app.url}/visit/${/sites\/([\w-]+)/.exec(page.url())![1]}/index.html`)
-  const shifts = await visitor.evaluate(async () => {
+test('nothing on the page shifts while it is scrolled to its end and back', async ({ page, app }) => {
+  await page.goto(`${visitOf(app, SITE)}/index.html`)
+  const shifts = await page.evaluate(async () => {
     // Faces are asked for once the page is laid out; those that come while it is scrolled would be taken for what scrolls.
     document.body.getBoundingClientRect()
     await document.fonts.ready
@@ -215,5 +218,4 @@ test('nothing on the page shifts while it is scrolled to its end and back', asyn
     return seen
   })
   expect(shifts).toEqual([])
-  await visitor.close()
 })

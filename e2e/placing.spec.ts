@@ -1,13 +1,12 @@
-import { expect, saved, test } from './application'
+import type { Page } from '@playwright/test'
+import { expect, test } from './application'
+import { built, type Measured } from './built'
+import { designer, measure, near, WIDTHS } from './designer'
 import { openBare } from './sweep.fixture'
 import type { Box } from './views'
-import { designer, measure, near, WIDTHS } from './designer'
-
-test.beforeEach(async ({ page, app }) => {
-  await openBare(page, app, [1280, 768])
-})
 
 test('a picture is dragged out to the edge of the window, and words stand in the middle columns', async ({ page, app }) => {
+  await openBare(page, app)
   const { section, block, words, figure, choose, out, tray, order } = designer(page)
   await section('Story')
   await block('Picture')
@@ -50,50 +49,52 @@ test('a picture is dragged out to the edge of the window, and words stand in the
   }
 })
 
-test('a column is centred in five ways, and stands in the middle of the page at every width', async ({ page, app }) => {
-  const { section, block, words, figure, choose, out, order } = designer(page)
-  await section('Contact')
-  // By columns.
-  await words('Text', 'By its columns')
-  await figure('Columns spanned', '4')
-  await figure('From column', '5')
-  await out()
-  // By the middle columns.
-  await words('Text', 'By the middle columns')
-  await choose('Reaches', 'Narrow, in the middle')
-  await out()
-  // By a width of its own, centred in its place.
-  await words('Text', 'By its place')
-  await figure('Width', '240')
-  await choose('In its place, across', 'Centre')
-  await out()
-  // By what holds it.
-  await block('Group')
-  await choose('Along', 'Centre')
-  await words('Text', 'By its group')
-  await figure('Width', '240')
-  await out()
-  await out()
-  // By what it is held between.
-  await block('Group')
-  await choose('Stands', 'Held to edges')
-  await choose('In its place, across', 'Centre')
-  await figure('From top', '10 %')
-  await words('Text', 'By its edges')
-  await expect(order.getByRole('button', { name: /^Text By its edges/ })).toBeVisible()
-  const found = await measure(page, app, ['#contact p'])
-  for (const [width, [all]] of found) {
-    expect(all).toHaveLength(5)
-    // Four of eight columns begin at the first below 1024: there a first column of five leaves too little room.
-    const centred = width >= 1024 ? all! : all!.slice(1)
-    for (const one of centred) near(one.left, width - one.left - one.width)
-  }
+built('a column is centred in five ways, and stands in the middle of the page at every width', {
+  async build(page) {
+    const { section, block, words, figure, choose, out, order } = designer(page)
+    await section('Contact')
+    // By columns.
+    await words('Text', 'By its columns')
+    await figure('Columns spanned', '4')
+    await figure('From column', '5')
+    await out()
+    // By the middle columns.
+    await words('Text', 'By the middle columns')
+    await choose('Reaches', 'Narrow, in the middle')
+    await out()
+    // By a width of its own, centred in its place.
+    await words('Text', 'By its place')
+    await figure('Width', '240')
+    await choose('In its place, across', 'Centre')
+    await out()
+    // By what holds it.
+    await block('Group')
+    await choose('Along', 'Centre')
+    await words('Text', 'By its group')
+    await figure('Width', '240')
+    await out()
+    await out()
+    // By what it is held between.
+    await block('Group')
+    await choose('Stands', 'Held to edges')
+    await choose('In its place, across', 'Centre')
+    await figure('From top', '10 %')
+    await words('Text', 'By its edges')
+    await expect(order.getByRole('button', { name: /^Text By its edges/ })).toBeVisible()
+  },
+  async check(measured) {
+    const found = await measured(['#contact p'])
+    for (const [width, [all]] of found) {
+      expect(all).toHaveLength(5)
+      // Four of eight columns begin at the first below 1024: there a first column of five leaves too little room.
+      const centred = width >= 1024 ? all! : all!.slice(1)
+      for (const one of centred) near(one.left, width - one.left - one.width)
+    }
+  },
 })
 
-test('a footer whose link rows are active across their whole 48 px, and whose paddings stay even as its lists grow', async ({
-  page,
-  app,
-}) => {
+/** A footer of four lists of links, in columns of 7, 2, 2 and 1. */
+async function footer(page: Page) {
   const { section, block, figure, choose, out, tray, order } = designer(page)
   await section('Contact')
   await figure('Padding top and bottom', '64')
@@ -116,52 +117,65 @@ test('a footer whose link rows are active across their whole 48 px, and whose pa
     await out()
   }
   await expect(order.getByRole('button', { name: /^Nav/ })).toHaveCount(4)
-  const evenAt = async (rows: number) => {
-    const found = await measure(page, app, ['#contact', '#contact > nav', '#contact a'])
-    for (const [width, [band, navs, links]] of found) {
-      for (const link of links!) near(link.height, 48)
-      const [bottom, top] = [Math.max(...navs!.map((one) => one.top + one.height)), Math.min(...navs!.map((one) => one.top))]
-      near(top - band![0]!.top, 64)
-      near(band![0]!.top + band![0]!.height - bottom, 64)
-      if (width < 1024) continue
-      near(bottom - top, rows * 48)
-      const column = (Math.min(1120, width - 64) - 11 * 24) / 12
-      navs!.forEach((one, n) => near(one.width, [7, 2, 2, 1][n]! * column + ([7, 2, 2, 1][n]! - 1) * 24))
-    }
-  }
-  await evenAt(4)
-  await order.getByRole('button', { name: /^Link/ }).first().click()
-  await page.keyboard.press('Control+d')
-  await page.keyboard.press('Control+d')
-  await evenAt(6)
+}
 
-  // Every point of a row leads where the row leads.
-  await saved(page)
-  const id = /sites\/([\w-]{10})/.exec(page.url())![1]!
-  const visit = await page.context().newPage()
-  await visit.goto(`${app.url}/visit/${id}/index.html`)
-  for (const width of WIDTHS) {
-    await visit.setViewportSize({ width, height: 800 })
-    const missed = await visit.locator('#contact a').evaluateAll(
-      (links) =>
-        links.filter((link) => {
-          link.scrollIntoView({ block: 'center' })
-          const { left, right, top, bottom } = link.getBoundingClientRect()
-          const points = [
-            [left + 1, top + 1],
-            [right - 1, top + 1],
-            [left + 1, bottom - 1],
-            [right - 1, bottom - 1],
-          ]
-          return !points.every(([x, y]) => document.elementFromPoint(x!, y!)?.closest('a') === link)
-        }).length,
-    )
-    expect(missed).toBe(0)
+/** That the rows of its links are 48 px high and its paddings even, with so many rows. */
+async function evenAt(measured: Measured, rows: number) {
+  const found = await measured(['#contact', '#contact > nav', '#contact a'])
+  for (const [width, [band, navs, links]] of found) {
+    for (const link of links!) near(link.height, 48)
+    const [bottom, top] = [Math.max(...navs!.map((one) => one.top + one.height)), Math.min(...navs!.map((one) => one.top))]
+    near(top - band![0]!.top, 64)
+    near(band![0]!.top + band![0]!.height - bottom, 64)
+    if (width < 1024) continue
+    near(bottom - top, rows * 48)
+    const column = (Math.min(1120, width - 64) - 11 * 24) / 12
+    navs!.forEach((one, n) => near(one.width, [7, 2, 2, 1][n]! * column + ([7, 2, 2, 1][n]! - 1) * 24))
   }
-  await visit.close()
+}
+
+built('a footer whose link rows are active across their whole 48 px, and whose paddings stay even', {
+  build: footer,
+  check: (measured) => evenAt(measured, 4),
+})
+
+built('a footer whose lists have grown, and whose every point of a row leads where the row leads', {
+  async build(page) {
+    await footer(page)
+    const { order } = designer(page)
+    await order.getByRole('button', { name: /^Link/ }).first().click()
+    await page.keyboard.press('Control+d')
+    await page.keyboard.press('Control+d')
+  },
+  async check(measured, page, address) {
+    await evenAt(measured, 6)
+    // Every point of a row leads where the row leads.
+    const visit = await page.context().newPage()
+    await visit.goto(`${address}/index.html`)
+    for (const width of WIDTHS) {
+      await visit.setViewportSize({ width, height: 800 })
+      const missed = await visit.locator('#contact a').evaluateAll(
+        (links) =>
+          links.filter((link) => {
+            link.scrollIntoView({ block: 'center' })
+            const { left, right, top, bottom } = link.getBoundingClientRect()
+            const points = [
+              [left + 1, top + 1],
+              [right - 1, top + 1],
+              [left + 1, bottom - 1],
+              [right - 1, bottom - 1],
+            ]
+            return !points.every(([x, y]) => document.elementFromPoint(x!, y!)?.closest('a') === link)
+          }).length,
+      )
+      expect(missed).toBe(0)
+    }
+    await visit.close()
+  },
 })
 
 test('blocks are drawn onto the columns, and onto those of a narrow view alone', async ({ page, app }) => {
+  await openBare(page, app, [1280, 768])
   const { section, figure, tray, order } = designer(page)
   await section('Work')
   await figure('Height, least', '600')
@@ -206,6 +220,7 @@ test('blocks are drawn onto the columns, and onto those of a narrow view alone',
 })
 
 test('guide lines of a section are set by keys, figures and drags, and edges stand on them', async ({ page, app }) => {
+  await openBare(page, app)
   const { section, block, figure, tray } = designer(page)
   await section('Work')
   await figure('Height, least', '500')

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { composed, expect, openSite, saved, test } from './application'
+import { composed, expect, openSite, test, visitOf } from './application'
 
 const SITE = 'Hollin Ridge Observatory'
 
@@ -42,9 +42,7 @@ test('every screen works under its policy, and what has not its word does not ru
 })
 
 test('no other page can write here, read what is here, or frame it', async ({ page, app, context }) => {
-  await openSite(page, app, SITE)
-  await saved(page)
-  const site = /sites\/([\w-]+)/.exec(page.url())![1]!
+  const site = visitOf(app, SITE).split('/').at(-1)!
   const port = new URL(app.url).port
   // The same machine under another name is another origin.
   const other = `http://localhost:${port}`
@@ -88,9 +86,8 @@ test('no other page can write here, read what is here, or frame it', async ({ pa
 })
 
 test('a script in a played page can change nothing', async ({ page, app }) => {
-  await openSite(page, app, SITE)
-  const site = /sites\/([\w-]+)/.exec(page.url())![1]!
-  await page.goto(`${app.url}/visit/${site}/index.html`)
+  const site = visitOf(app, SITE).split('/').at(-1)!
+  await page.goto(`${visitOf(app, SITE)}/index.html`)
   const answers = await page.evaluate(async (id) => {
     const answer = async (path: string, type: string, body: string) => {
       try {

@@ -1,6 +1,5 @@
 import type { Page } from '@playwright/test'
-import { composed, expect, openScreen, openSite, saved, test } from './application'
-import { seriousOn } from './axe'
+import { expect, openScreen, openSite, saved, test } from './application'
 
 const openStep = async (page: Page, url: string, name: string) => {
   await openScreen(page, { url }, 'Hollin Ridge Observatory', name.toLowerCase())
@@ -121,20 +120,4 @@ test('pages are ordered, renamed and left out of navigation that follows them; l
   await expect(dialog.getByText(/leads to a page or section that is gone/)).toBeVisible()
   await page.keyboard.press('Escape')
   await saved(page)
-})
-
-test('axe finds nothing serious on Brief, Copy, References, the chooser, the pages and the inbox', async ({ page, app }) => {
-  const serious = async (what: string) => expect(await seriousOn(page), what).toEqual([])
-  for (const name of ['Brief', 'Copy', 'References']) {
-    await openStep(page, app.url, name)
-    await serious(name)
-  }
-  await page.getByRole('navigation', { name: 'Path of the work' }).getByRole('link', { name: 'Compose' }).click()
-  await composed(page)
-  await page.keyboard.press('a')
-  await expect(page.locator('[data-arrangement]').first()).toBeVisible()
-  await serious('the chooser')
-  await page.keyboard.press('Escape')
-  await page.goto(page.url().replace('/compose', '/inbox'))
-  await serious('the inbox')
 })

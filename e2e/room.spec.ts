@@ -1,18 +1,16 @@
 import { composed, expect, openSite, test } from './application'
 import { designer } from './designer'
+import { openBare } from './sweep.fixture'
 import { middle, onScreen } from './views'
 
 const SITE = 'Hollin Ridge Observatory'
-
-test.beforeEach(async ({ page, app }) => {
-  await openSite(page, app, SITE)
-})
 
 /** The scale that a view is drawn at, as its caption says. */
 const scaleOf = async (page: Parameters<typeof composed>[0], width: number) =>
   Number(/now (\d+) %/.exec((await page.getByRole('button', { name: `Fit view at ${width}` }).getAttribute('aria-label'))!)![1])
 
-test('the widest view has half its size and more beside the narrowest, and what is folded stays so', async ({ page }) => {
+test('the widest view has half its size and more beside the narrowest, and what is folded stays so', async ({ page, app }) => {
+  await openSite(page, app, SITE)
   expect(await scaleOf(page, 1280)).toBeLessThan(50)
   await page.keyboard.press('f')
   await expect(page.locator('[data-view]')).toHaveCount(2)
@@ -35,7 +33,8 @@ test('the widest view has half its size and more beside the narrowest, and what 
   await expect(page.getByRole('region', { name: 'Place of Opening' })).toBeVisible()
 })
 
-test('words are typed in the view that is open, where the first is folded', async ({ page }) => {
+test('words are typed in the view that is open, where the first is folded', async ({ page, app }) => {
+  await openBare(page, app, [1280, 768])
   await page.getByRole('button', { name: 'Fold the view at 1280' }).click()
   const { section, words, order } = designer(page)
   await section('Story')
@@ -44,7 +43,8 @@ test('words are typed in the view that is open, where the first is folded', asyn
   await expect(order.getByRole('button', { name: /^Heading/ })).toBeVisible()
 })
 
-test('what a field cannot take is said above it with what it can, and changes nothing', async ({ page }) => {
+test('what a field cannot take is said above it with what it can, and changes nothing', async ({ page, app }) => {
+  await openBare(page, app)
   const { section, block, tray } = designer(page)
   await section('Story')
   await block('Group')
@@ -68,7 +68,8 @@ test('what a field cannot take is said above it with what it can, and changes no
   }
 })
 
-test('rows of the tree are dragged beside and into others, renamed from their words, and locked', async ({ page }) => {
+test('rows of the tree are dragged beside and into others, renamed from their words, and locked', async ({ page, app }) => {
+  await openBare(page, app)
   const { section, block, words, out, order, tray } = designer(page)
   await section('Story')
   await words('Heading', 'A night in the dome')
@@ -107,7 +108,8 @@ test('rows of the tree are dragged beside and into others, renamed from their wo
   await expect(tray.getByRole('heading', { name: 'Story', exact: true })).toBeVisible()
 })
 
-test('the tray keeps its height when it is hidden and when the screen is opened again', async ({ page }) => {
+test('the tray keeps its height when it is hidden and when the screen is opened again', async ({ page, app }) => {
+  await openBare(page, app)
   const tray = page.getByRole('region', { name: 'Tray' })
   const height = async () => Math.round((await tray.boundingBox())!.height)
   const edge = (await page.getByRole('separator', { name: 'Height of the tray' }).boundingBox())!

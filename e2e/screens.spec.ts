@@ -1,4 +1,4 @@
-import { composed, expect, openSite, saved, test } from './application'
+import { composed, expect, openSite, saved, test, visitOf } from './application'
 import { seriousOn } from './axe'
 import { boxesInView, middle, onScreen, press, reveal } from './views'
 import type { Page } from '@playwright/test'
@@ -9,30 +9,26 @@ const tray = (page: Page) => page.getByRole('region', { name: 'Tray' })
 const order = (page: Page) => page.getByRole('complementary', { name: 'Running order' })
 const names = (page: Page) => order(page).locator('[aria-roledescription=section] .font-semibold').allTextContents()
 
-test.describe('axe finds nothing serious', () => {
-  test('on the sites, in Compose, Play and Deliver, and on the exported page', async ({ page, app }) => {
-    await page.goto(app.url)
-    expect(await seriousOn(page)).toEqual([])
-    await openSite(page, app, SITE)
-    expect(await seriousOn(page)).toEqual([])
-    await press(page, 1280, 'h1')
-    await expect(tray(page).getByRole('heading', { name: 'Heading', exact: true })).toBeVisible()
-    expect(await seriousOn(page)).toEqual([])
-    await page.getByRole('link', { name: 'Play page' }).click()
-    await expect(page.getByLabel('Width of the page')).toBeVisible()
-    expect(await seriousOn(page)).toEqual([])
-    const exported = (await page.getByRole('link', { name: 'Open alone' }).getAttribute('href'))!
-    await page.getByRole('link', { name: /Deliver/ }).click()
-    await expect(page.getByRole('button', { name: 'Export the site' })).toBeVisible()
-    expect(await seriousOn(page)).toEqual([])
-    // The sandbox keeps axe's own script out, so the page is shown without it.
-    await page.route('**/visit/**', async (route) => {
-      const response = await route.fetch()
-      await route.fulfill({ response, headers: { ...response.headers(), 'content-security-policy': '' } })
-    })
-    await page.goto(app.url + exported)
-    expect(await seriousOn(page)).toEqual([])
+// Of the screens of a page it is asked as each is opened, in awake.spec.
+test('axe finds nothing serious on the sites, beside a block, in the chooser, and on the exported page', async ({ page, app }) => {
+  const serious = async (what: string) => expect(await seriousOn(page), what).toEqual([])
+  await page.goto(app.url)
+  await serious('the sites')
+  await openSite(page, app, SITE)
+  await press(page, 1280, 'h1')
+  await expect(tray(page).getByRole('heading', { name: 'Heading', exact: true })).toBeVisible()
+  await serious('the tray')
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('a')
+  await page.locator('[data-arrangement]').first().waitFor()
+  await serious('the chooser')
+  // The sandbox keeps axe's own script out, so the page is shown without it.
+  await page.route('**/visit/**', async (route) => {
+    const response = await route.fetch()
+    await route.fulfill({ response, headers: { ...response.headers(), 'content-security-policy': '' } })
   })
+  await page.goto(`${visitOf(app, SITE)}/index.html`)
+  await serious('the exported page')
 })
 
 test('sections are added, renamed, hidden, duplicated, reordered by drag and deleted, and all of it undone', async ({

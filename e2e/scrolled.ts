@@ -14,7 +14,7 @@ export const readAlong = <T>(page: Page, positions: readonly number[], read: () 
     for (const px of ${JSON.stringify(positions)}) {
       scrollTo(0, px)
       // What the scroll starts is started a frame after it.
-      for (let n = 0; n < 4; n++) await frame()
+      for (let n = 0; n < 3; n++) await frame()
       while (playing()) await frame()
       seen.push((${String(read)})())
     }

@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test'
 import { convert } from 'fontverter'
 import { readFileSync } from 'node:fs'
-import { composed, expect, openScreen, saved, test } from './application'
+import { composed, expect, openScreen, openSite, saved, test } from './application'
 import { seriousOn } from './axe'
 import { onScreen } from './views'
 
@@ -25,6 +25,10 @@ const computed = (page: Page, selector: string, property: string, live = 1280) =
       [selector, property],
     )
 const short = (page: Page) => page.locator('[data-short]')
+
+/** That axe finds nothing serious in what is shown; what is disabled need not be read. */
+const accessible = async (page: Page, what: string) =>
+  expect(await seriousOn(page, ['.specimen-states', '[data-state-of$=disabled]']), what).toEqual([])
 
 /** Sets the colour of a role by its hex. */
 async function setHex(page: Page, role: string, hex: string): Promise<void> {
@@ -68,6 +72,7 @@ test('two directions are made of one, every failing pair is mended by what is of
   await expect(compared).toHaveCount(3)
   await page.getByRole('group', { name: 'What is compared' }).getByRole('button', { name: 'Logbook' }).click()
   await expect(compared).toHaveCount(2)
+  await accessible(page, 'the comparison')
   const inks = await Promise.all(
     ['Lamplight', 'Dusk'].map((name) =>
       page.locator(`[data-compared="${name}"] iframe`).evaluate((frame) => {
@@ -142,6 +147,7 @@ test('a colour that is dragged repaints every view by custom properties, and is 
   await page.locator('[data-role=accent]').click()
   await expect(page.getByRole('slider', { name: 'Hue of accent' })).toBeDisabled()
   await expect(page.locator('[data-editor=accent]')).toContainText('Fixed by the brief')
+  await accessible(page, 'the guide')
 })
 
 test('roles of type follow the scale, and their figures are those of the page', async ({ page, app }) => {
@@ -169,6 +175,8 @@ test('roles of type follow the scale, and their figures are those of the page', 
   await page.getByRole('combobox', { name: 'Family of heading' }).click()
   await page.getByRole('option', { name: 'Bricolage Grotesque' }).click()
   await expect.poll(() => computed(page, 'h1', 'font-family')).toContain('"Bricolage Grotesque fallback"')
+  await page.getByRole('button', { name: 'Specimen' }).click()
+  await accessible(page, 'the specimen')
 })
 
 test('a font of one’s own is taken with its licence; what is none, or has no Latin, is refused', async ({ page, app }) => {
@@ -236,12 +244,14 @@ test('design tokens go out and come in; files that make no sense change nothing 
   await expect(page.getByRole('heading', { level: 1, name: 'Lamplight' })).toBeVisible()
   await expect(page.locator('.button-primary')).toHaveCount(6)
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1280)
+  await accessible(page, 'the page for the client')
 })
 
 test('buttons, space, looks, grid and consistency are set, each by its own means', async ({ page, app }) => {
   await openStyle(page, app.url)
   await page.locator('[data-state-of="secondary hover"]').click()
   const editor = page.locator('[data-kind-editor=secondary]')
+  await accessible(page, 'the guide with a button chosen')
   await editor.getByLabel('Least height that can be hit').fill('64')
   await editor.getByLabel('Least height that can be hit').press('Enter')
   await expect.poll(async () => Number.parseFloat(await computed(page, '.button-secondary', 'height'))).toBeGreaterThanOrEqual(64)
@@ -287,9 +297,7 @@ test('buttons, space, looks, grid and consistency are set, each by its own means
 })
 
 test('a block is restyled in one direction alone', async ({ page, app }) => {
-  await openStyle(page, app.url)
-  await page.getByRole('navigation', { name: 'Path of the work' }).getByRole('link', { name: 'Compose' }).click()
-  await composed(page)
+  await openSite(page, app, 'Hollin Ridge Observatory')
   const box = await onScreen(page, 1280, 'h1')
   await page.mouse.click(box.left + 40, box.top + 20)
   await page.getByRole('checkbox', { name: 'In Lamplight alone' }).check()
@@ -312,23 +320,4 @@ test('a block is restyled in one direction alone', async ({ page, app }) => {
   await page.mouse.click(again.left + 40, again.top + 20)
   await page.getByRole('button', { name: /Restyled here/ }).click()
   await expect(page.getByRole('textbox', { name: 'Weight' })).toHaveValue('560')
-})
-
-test('axe finds nothing serious on the style screen, the specimen, the comparison and the page for the client', async ({
-  page,
-  app,
-}) => {
-  const left = ['.specimen-states', '[data-state-of$=disabled]']
-  const serious = async (what: string) => expect(await seriousOn(page, left), what).toEqual([])
-  await openStyle(page, app.url)
-  await page.locator('[data-role=link]').click()
-  await page.locator('[data-state-of="primary rest"]').click()
-  await serious('the guide')
-  await page.getByRole('button', { name: 'Specimen' }).click()
-  await serious('the specimen')
-  const sheet = await page.getByRole('link', { name: 'Page for the client' }).getAttribute('href')
-  await page.getByRole('button', { name: 'Side by side' }).click()
-  await serious('the comparison')
-  await page.goto(`${app.url}${sheet}`)
-  await serious('the page for the client')
 })

@@ -1,6 +1,6 @@
 import { removeFolder } from '#server/remove-folder'
 import type { Page } from '@playwright/test'
-import { type Application, composed, expect, finish, openSite, saved, start, temporaryFolder, test } from './application'
+import { type Application, composed, expect, layDemo, openSite, saved, start, temporaryFolder, test } from './application'
 
 const SITE = 'Hollin Ridge Observatory'
 
@@ -54,7 +54,7 @@ test('edits that were not sent survive a reload and are sent', async ({ page, ap
 
 test('a server killed during a stream of edits loses no acknowledged one', async ({ request }) => {
   const data = temporaryFolder()
-  await finish('npx', ['tsx', 'bin/seed.ts'], { YARROWFINCH_DATA: data })
+  await layDemo(data)
   let app: Application = await start(data)
   const home = await (await request.get(app.url)).text()
   const id = /sites\/([\w-]{10})/.exec(home)![1]!

@@ -7,16 +7,19 @@ import { type Site, siteSchema } from '#core/site/schema'
 import type { StyleValues } from '#core/style/registry'
 import { testIds } from '#core/values/ids.fixture'
 import { pixels } from '#core/values/length'
+import { runs } from '#core/values/runs.fixture'
 import { composed, expect, openSite, saved, test } from './application'
 import { seriousOn } from './axe'
 import { designer } from './designer'
 import { readAlong } from './scrolled'
-import { keep, openBare } from './sweep.fixture'
+import { keep } from './sweep.fixture'
 
 const WINDOWS = [
   { width: 1280, height: 800 },
   { width: 768, height: 1024 },
 ]
+/** At how many positions of the scroll it is looked at, down and up again. */
+const STEPS = runs(12, 20)
 const PASSAGES = ['The lamps of the village go out', 'The stars come out', 'The dome opens']
 const GUISES = ['Dusk', 'Night', 'Open']
 /** px from the top of the window to where the frame stays. */
@@ -89,40 +92,6 @@ function walk(): Site {
 
 test('a heading, a picture, passages and a frame follow the scroll as they are set', async ({ app, browser }) => {
   await follows(browser, `${keep(app, walk()).replace('/sites/', '/visit/')}/index.html`)
-})
-
-test('which block of a group is shown is set to follow others of the page', async ({ page, app }) => {
-  await openBare(page, app)
-  const { section: add, block, words, figure, choose, out, tray } = designer(page)
-  await add('Story')
-  await block('Group')
-  await words('Text', PASSAGES[0]!)
-  await out()
-  await out()
-  await block('Group')
-  await choose('Stands', 'Sticky')
-  await figure('From top', String(FRAME))
-  for (const guise of GUISES.slice(0, 2)) {
-    await words('Text', guise)
-    await out()
-  }
-  await tray.getByRole('checkbox', { name: 'One of its blocks is shown at a time' }).click()
-  await tray.getByRole('group', { name: 'What shows its blocks' }).getByRole('button', { name: 'The scroll' }).click()
-  for (const [guise, of] of [
-    [GUISES[0]!, 'Section Story'],
-    [GUISES[1]!, /^Group: The lamps/],
-  ] as const) {
-    await tray.getByRole('combobox', { name: `What shows: ${guise}` }).click()
-    await page.getByRole('option', { name: of }).click()
-  }
-  await saved(page)
-  const made = await (await page.request.get(page.url().replace(/pages.*/, 'as/site-json'))).text()
-  type Read = { id: string; words?: { en: string[] }; steps?: object; children?: Read[] }
-  const story = (JSON.parse(made) as { pages: { sections: Read[] }[] }).pages[0]!.sections.at(-1)!
-  const [passages, frame] = story.children!
-  expect(frame!.steps).toMatchObject({
-    at: [story, passages!].map((of, n) => ({ block: frame!.children![n]!.id, of: of.id })),
-  })
 })
 
 test(
@@ -223,7 +192,7 @@ async function follows(browser: Browser, url: string) {
       ['?engine=plain', false],
     ] as const) {
       await visitor.goto(url + engine)
-      const steps = Array.from({ length: 20 }, (_, i) => Math.round((i * rest.furthest) / 19))
+      const steps = Array.from({ length: STEPS }, (_, i) => Math.round((i * rest.furthest) / (STEPS - 1)))
       const way = [...steps, ...[...steps].reverse()]
       for (const [n, seen] of (await seenAlong(visitor, way)).entries()) {
         const scroll = way[n]!

@@ -7,6 +7,7 @@ import { pageFile } from '#core/render/own-links'
 import { printSite } from '#core/render/site'
 import type { Site } from '#core/site/schema'
 import { findBlock } from '#core/site/tree'
+import { runs } from '#core/values/runs.fixture'
 
 /** A picture that is not the same at its edges, so that every crop is seen. */
 const PICTURE = `data:image/svg+xml,${encodeURIComponent(
@@ -14,7 +15,7 @@ const PICTURE = `data:image/svg+xml,${encodeURIComponent(
 )}`
 
 /** How many settings at random must be said to have no effect. */
-const SAID = 40
+const SAID = runs(15, 40)
 
 const html = (site: Site): string => {
   const { pages, css } = printSite(site, {

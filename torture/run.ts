@@ -1,7 +1,7 @@
 import { cpSync } from 'node:fs'
 import { join } from 'node:path'
 import { removeFolder } from '#server/remove-folder'
-import { finish, start, temporaryFolder } from '../e2e/application'
+import { layDemo, start, temporaryFolder } from '../e2e/application'
 import { type InputsResult, tryInputs } from './inputs'
 import { type KillsResult, tryKills } from './kills'
 import { tryClock, tryFullDisk, tryLocked } from './trouble'
@@ -12,7 +12,7 @@ export type Torture = { inputs: InputsResult; kills: KillsResult; locked: string
 /** Loads the demo sites into folders, each of its own. */
 async function demoData(folders: number): Promise<string[]> {
   const all = Array.from({ length: folders }, temporaryFolder)
-  await finish('npx', ['tsx', 'bin/seed.ts'], { YARROWFINCH_DATA: all[0]! })
+  await layDemo(all[0]!)
   for (const other of all.slice(1)) cpSync(all[0]!, other, { recursive: true })
   return all
 }
