@@ -3,6 +3,9 @@ import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import type { AxeResults } from 'axe-core'
 
+/** What shows how things look that are disabled, which need not be read. */
+export const DISABLED = ['.specimen-states', '[data-state-of$=disabled]', '[data-state=disabled]']
+
 const source = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 
 /**

@@ -1,4 +1,4 @@
-import { expect, saved, test } from './application'
+import { expect, openSite, saved, test } from './application'
 import { designer } from './designer'
 import { openBare } from './sweep.fixture'
 
@@ -72,7 +72,7 @@ test('over a gradient words are measured, an ink is tried before it is taken, an
   page,
   app,
 }) => {
-  await openBare(page, app)
+  await openSite(page, app, 'Hollin Ridge Observatory')
   const { section, words, choose, figure, fill, tray } = designer(page)
   await section('Story')
   await figure('Height, least', '400')
@@ -86,7 +86,7 @@ test('over a gradient words are measured, an ink is tried before it is taken, an
   await expect(heat).toBeVisible()
   expect(Number(await heat.getAttribute('data-heat'))).toBeLessThan(1)
 
-  const heading = page.locator('[data-view="1280"] iframe').contentFrame().locator('.story h2, #story h2').first()
+  const heading = page.locator('[data-view="1280"] iframe').contentFrame().locator('#story :is(h1, h2)').first()
   const colour = () => heading.evaluate((element) => getComputedStyle(element).color)
   const before = await colour()
   const repair = tray.getByRole('button', { name: /^Ink / }).first()

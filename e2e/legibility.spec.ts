@@ -51,7 +51,7 @@ test('words over a picture are measured as Chromium paints it, and the offered s
     await visit.setViewportSize({ width, height: 900 })
     await visit.goto(`${app.url}/visit/${id}/index.html`)
     await visit.evaluate(() => document.fonts.ready)
-    const heading = visit.locator('#story h2')
+    const heading = visit.locator('#story :is(h1, h2)')
     await heading.scrollIntoViewIfNeeded()
     await visit.locator('#story img').evaluate((image) => (image as HTMLImageElement).decode())
     const { box, lines, size } = await heading.evaluate((element) => {

@@ -7,6 +7,7 @@ import { exportFiles } from '#server/web-export'
 import { newBlock, newSection } from '#core/blocks/defaults'
 import { idMaker } from '#core/values/ids'
 import type { Block } from '#core/blocks/index'
+import type { Picture } from '#core/picture/picture'
 import type { Site } from '#core/site/schema'
 import type { StyleValues } from '#core/style/registry'
 import { pixels } from '#core/values/length'
@@ -128,19 +129,23 @@ const sites: [string, () => Site][] = [
 ]
 for (const [name, make] of sites) {
   test(`pictures of ${name} are neither blurred nor wasted, at any width and density`, async ({ browser }) => {
-    // Which file is taken hangs on its name alone, so that none has to be made.
-    const speck = new Uint8Array(
-      await sharp({ create: { width: 1, height: 1, channels: 3, background: '#246' } })
-        .webp()
-        .toBuffer(),
-    )
+    // Which file is taken hangs on its name and its size, not on what is to be seen on it.
+    const plain = async ({ width, height }: Picture, wanted: number | null) => {
+      const create = {
+        width: wanted ?? width,
+        height: Math.round(((wanted ?? width) * height) / width),
+        channels: 3,
+        background: '#246',
+      } as const
+      return new Uint8Array(await sharp({ create }).webp({ effort: 0 }).toBuffer())
+    }
     const site = make()
     const { font } = sourcesOf(resolve('demo/observatory.site.json'), {
       pictures: new Map(),
       fonts: new Map(),
       files: new Map(),
     })
-    const { files } = await exportFiles(site, 'readable', () => Promise.resolve(speck), font)
+    const { files } = await exportFiles(site, 'readable', plain, font)
     const found = await choices(browser, new Map(files.map(({ file, bytes }) => [file, bytes])))
     expect(found.length).toBeGreaterThan(80)
     const wrong = found.filter(({ file: px, needed, most }) => Math.min(needed, most) / px > 1.1 || px / needed > 1.8)

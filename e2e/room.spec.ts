@@ -91,7 +91,7 @@ test('rows of the tree are dragged beside and into others, renamed from their wo
   const names = () => order.locator('[data-row]').allInnerTexts()
   await expect.poll(async () => (await names()).map((one) => one.split(/\s/)[0])).toEqual(['Group', 'Heading'])
   await drag(/^Heading/, /^Group/, 0.5)
-  await expect(page.frameLocator('[data-view="1280"] iframe').locator('#story [data-block] > h2')).toBeVisible()
+  await expect(page.frameLocator('[data-view="1280"] iframe').locator('#story [data-block] > :is(h1, h2)')).toBeVisible()
   await expect(tray.getByRole('navigation', { name: 'Path to the block' })).toContainText('Group')
 
   await row(/^Heading/).dblclick()
@@ -103,7 +103,7 @@ test('rows of the tree are dragged beside and into others, renamed from their wo
   await row(/^Group/).click()
   await page.keyboard.press('u')
   await expect(row(/^Group locked/)).toBeVisible()
-  const { x, y } = middle(await onScreen(page, 1280, '#story h2'))
+  const { x, y } = middle(await onScreen(page, 1280, '#story :is(h1, h2)'))
   await page.mouse.click(x, y)
   await expect(tray.getByRole('heading', { name: 'Story', exact: true })).toBeVisible()
 })

@@ -1,15 +1,19 @@
 import { useEffect, useRef } from 'react'
+import { isSame } from '#core/values/equal'
 
 /**
  * What a field was last asked to become. What it shows may follow a moment later, after the views, and the next press of
- * an arrow key must count from what was asked, not from what is still shown.
+ * an arrow key must count from what was asked, not from what is still shown, nor from an older asking that is shown only now.
  */
 export function useAsked<T>(value: T): [newest: () => T, ask: (next: T) => void] {
-  const asked = useRef<{ to: T } | null>(null)
+  /** What was asked and is not shown yet, in its order. */
+  const waiting = useRef<T[]>([])
   useEffect(() => {
-    asked.current = null
+    // What was asked before it has been passed over; what was not asked comes from elsewhere, as by undo, and holds.
+    const shown = waiting.current.findLastIndex((one) => isSame(one, value))
+    waiting.current = shown < 0 ? [] : waiting.current.slice(shown + 1)
   }, [value])
-  const newest = () => (asked.current ? asked.current.to : value)
-  const ask = (next: T) => void (asked.current = { to: next })
+  const newest = () => (waiting.current.length > 0 ? waiting.current.at(-1)! : value)
+  const ask = (next: T) => void waiting.current.push(next)
   return [newest, ask]
 }

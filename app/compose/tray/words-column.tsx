@@ -77,6 +77,13 @@ const MARKS = [
   { label: 'Highlight', name: 'highlight', icon: Highlighter },
 ] as const
 
+/** Commands to the words that are edited, which have the focus from now on: the editor's own way there takes a frame, in which letters are lost. */
+function inEditor() {
+  const editor = openEditor()
+  editor?.view.focus()
+  return editor?.chain()
+}
+
 function Marks({ editing }: { editing: boolean }) {
   return (
     <div className="mt-1 flex gap-0.5" role="group" aria-label="Marks">
@@ -85,8 +92,8 @@ function Marks({ editing }: { editing: boolean }) {
           key={name}
           label={editing ? label : `${label}: while words are edited on the page`}
           disabled={!editing}
-          onPointerDown={(event) => event.preventDefault()}
-          onClick={() => openEditor()?.chain().focus().toggleMark(name).run()}
+          onMouseDown={(event) => event.preventDefault()}
+          onClick={() => inEditor()?.toggleMark(name).run()}
         >
           <Icon size={14} strokeWidth={1.5} />
         </IconButton>
@@ -102,7 +109,7 @@ function LinkMark({ editing }: { editing: boolean }) {
   const set = () => {
     const parsed = hrefSchema.safeParse(href)
     if (href !== '' && !parsed.success) return setProblem(parsed.error.issues[0]!.message)
-    const chain = openEditor()?.chain().focus().extendMarkRange('link')
+    const chain = inEditor()?.extendMarkRange('link')
     if (href === '') chain?.unsetMark('link').run()
     else chain?.setMark('link', { href }).run()
     setProblem('')
