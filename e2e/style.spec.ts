@@ -27,8 +27,7 @@ const computed = (page: Page, selector: string, property: string, live = 1280) =
 const short = (page: Page) => page.locator('[data-short]')
 
 /** That axe finds nothing serious in what is shown. */
-const accessible = async (page: Page, what: string) =>
-  expect(await seriousOn(page, DISABLED), what).toEqual([])
+const accessible = async (page: Page, what: string) => expect(await seriousOn(page, DISABLED), what).toEqual([])
 
 /** Sets the colour of a role by its hex. */
 async function setHex(page: Page, role: string, hex: string): Promise<void> {
