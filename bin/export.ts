@@ -5,20 +5,27 @@ import { readSiteFile } from '#core/formats/site-zip'
 import { exportFiles } from '#server/web-export'
 import { sourcesOf } from './sources'
 
+type Say = (line: string) => void
+
 const USAGE = `Usage: npm run export -- FILE OUT_DIR [--minify]
 
 Writes the HTML, CSS, pictures and fonts of a .site.json or .site.zip to a folder.
 Pictures and fonts of a .site.json are looked for in "pictures" and "fonts" beside it.`
 
-async function main(args: string[]): Promise<number> {
+/**
+ * Writes the export of a site file to a folder.
+ * @returns the exit code of the command
+ * @throws FormatError if the file is no site
+ */
+async function written(args: readonly string[], say: Say, complain: Say): Promise<number> {
   const minify = args.includes('--minify')
   const [file, folder, ...more] = args.filter((one) => one !== '--minify')
   if (!file || !folder || more.length > 0) {
-    console.error(USAGE)
+    complain(USAGE)
     return 2
   }
   if (!existsSync(file)) {
-    console.error(`There is no file "${file}".`)
+    complain(`There is no file "${file}".`)
     return 1
   }
   const read = readSiteFile(new Uint8Array(readFileSync(file)))
@@ -30,15 +37,21 @@ async function main(args: string[]): Promise<number> {
     mkdirSync(dirname(path), { recursive: true })
     writeFileSync(path, bytes)
   }
-  for (const name of missing) console.error(`“${name}” is not in the file, nor beside it; the pages will lack it.`)
-  console.log(`${files.length} files in ${folder}`)
+  for (const name of missing) complain(`“${name}” is not in the file, nor beside it; the pages will lack it.`)
+  say(`${files.length} files in ${folder}`)
   return missing.length === 0 ? 0 : 1
 }
 
-main(process.argv.slice(2))
-  .then((code) => (process.exitCode = code))
-  .catch((error: unknown) => {
+/** The command: what went wrong with a file is said, and fails. @returns its exit code */
+export async function exportSite(args: readonly string[], say: Say, complain: Say): Promise<number> {
+  try {
+    return await written(args, say, complain)
+  } catch (error) {
     if (!(error instanceof FormatError)) throw error
-    console.error(error.message)
-    process.exitCode = 1
-  })
+    complain(error.message)
+    return 1
+  }
+}
+
+if (resolve(process.argv[1] ?? '') === import.meta.filename)
+  process.exitCode = await exportSite(process.argv.slice(2), console.log, console.error)

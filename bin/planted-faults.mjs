@@ -161,6 +161,6 @@ export const FAULTS = [
     from: 'playOne(early.kept.shift()!)',
     to: 'early.kept.shift()',
     spec: 'awake.spec.ts',
-    test: 'a press on brief',
+    test: 'a press on any screen',
   },
 ]

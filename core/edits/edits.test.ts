@@ -11,6 +11,7 @@ import { chooserOf, choices, demoSite, editOf } from './edits.fixture'
 import { EditError } from './edit'
 import { applyEdit, type Edit, EDIT_KINDS, editLabel, parseEdit, sampleEdit, settingOf } from './index'
 import { replaces } from './merge'
+import { runs } from '#core/values/runs.fixture'
 
 const site = demoSite()
 const page = site.pages[0]!
@@ -49,7 +50,7 @@ describe('edits', () => {
         expect(back.inverses).toHaveLength(inverses.length)
         expect(JSON.parse(JSON.stringify(back.site))).toEqual(JSON.parse(JSON.stringify(site)))
       }),
-      { numRuns: 150 },
+      { numRuns: runs(60, 150) },
     )
   })
 
@@ -61,7 +62,7 @@ describe('edits', () => {
           expect(parseEdit(JSON.parse(JSON.stringify(made)))).toEqual(made)
         }
       }),
-      { numRuns: 60 },
+      { numRuns: runs(30, 60) },
     )
   })
 
