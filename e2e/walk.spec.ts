@@ -55,7 +55,7 @@ const seenAlong = (page: Page, positions: readonly number[]) =>
     }
   })
 
-/** The page as it is built below by presses, as its document has it. */
+/** What moves on the page that is built below by presses, as a document: its colours and its picture make no difference to where things are. */
 function walk(): Site {
   const motion = (...all: Motion[]): StyleValues => ({ motion: all })
   const holds = (value: number): StyleValues => ({ minHeight: { value, unit: 'vh' } })
@@ -95,7 +95,7 @@ test('a heading, a picture, passages and a frame follow the scroll as they are s
 })
 
 test(
-  'the same page is built from nothing by presses, and leaves as it was set',
+  'a page whose parts follow the scroll is built from nothing by presses, and leaves as it was set',
   { tag: '@proof' },
   async ({ page, app, browser }) => {
     test.slow()

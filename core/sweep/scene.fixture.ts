@@ -3,7 +3,7 @@ import { newBlock, newSection } from '#core/blocks/defaults'
 import { rangeAt } from '#core/grid/columns'
 import { viewportHeightFor } from '#core/grid/viewport-height'
 import type { Picture } from '#core/picture/picture'
-import { newSite } from '#core/site/defaults'
+import { siteOf } from '#core/site/made.fixture'
 import type { Site } from '#core/site/schema'
 import type { StyleValues } from '#core/style/registry'
 import { testIds } from '#core/values/ids.fixture'
@@ -44,10 +44,7 @@ export type Scene = {
   pictures?: Picture[]
 }
 
-export const siteWith = (sections: Site['pages'][number]['sections']): Site => {
-  const site = newSite('Observatory', testIds())
-  return { ...site, pages: [{ ...site.pages[0]!, sections }] }
-}
+export const siteWith = (sections: Site['pages'][number]['sections']): Site => siteOf('Observatory', sections)
 
 export function readingOf({ width = 800, boxes, words = {}, cuts = [] }: Scene): Reading {
   const blocks = Object.entries(boxes).map(([id, at]): [string, BlockRead] => {

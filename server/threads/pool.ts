@@ -32,7 +32,12 @@ const open = async (): Promise<Piscina> =>
   })
 
 /** The threads, begun when the first job comes; those that have nothing to do end after a while. */
-const threads = (): Promise<Piscina> => (pool ??= open())
+const threads = (): Promise<Piscina> =>
+  (pool ??= open().catch((error: unknown) => {
+    // Sources that cannot be built now may be mended by the next job.
+    pool = undefined
+    throw error
+  }))
 
 /** Jobs that read what others made, and may take as long as they are let. What is our own does not wait for them. */
 const FOREIGN: ReadonlySet<JobName> = new Set(['read-site', 'clean-svg', 'docx', 'read-font', 'read-film', 'spell'])
