@@ -101,7 +101,7 @@ export async function layDemo(data: string): Promise<void> {
  */
 export const test = base.extend<{ app: Application }, { server: Application }>({
   server: [
-    // eslint-disable-next-line no-empty-pattern -- the runner reads what a fixture needs from this pattern
+    // oxlint-disable-next-line no-empty-pattern -- the runner reads what a fixture needs from this pattern
     async ({}, provide) => {
       const data = temporaryFolder()
       const server = await start(data)

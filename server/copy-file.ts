@@ -14,7 +14,7 @@ function fromText(bytes: Uint8Array, name: string): string {
   } catch {
     throw new FormatError(`“${name}” is not text in UTF-8. Save it as plain text or Markdown in UTF-8.`)
   }
-  // eslint-disable-next-line no-control-regex -- these are the characters that text does not have
+  // oxlint-disable-next-line no-control-regex -- these are the characters that text does not have
   if (/[\u0000-\u0008\u000e-\u001f]/.test(text)) throw new FormatError(`“${name}” holds binary data, not text.`)
   return text
 }

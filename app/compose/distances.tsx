@@ -1,6 +1,4 @@
-import { useEffect, useState } from 'react'
 import { columnEdges, rangeAt } from '#core/grid/columns'
-import { inText } from '../ui/in-text'
 import { useSession } from '../session/context'
 import { type Box, boxOf, boxOfElement, type StageView, useFrames } from '../live/frames'
 import { selected } from '../session/store'
@@ -75,39 +73,11 @@ export function linesToColumns(box: Box, edges: readonly { left: number; right: 
   return lines.filter((line) => Number.isFinite(line.px) && line.px >= 1)
 }
 
-/** True while Alt is held, with which distances to what is under the pointer are shown. */
-function useAltHeld(): boolean {
-  const [held, setHeld] = useState(false)
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.key !== 'Alt' || inText(event.target)) return
-      // Some browsers open their menu otherwise.
-      event.preventDefault()
-      setHeld(event.type === 'keydown')
-    }
-    const leave = () => setHeld(false)
-    window.addEventListener('keydown', onKey)
-    window.addEventListener('keyup', onKey)
-    window.addEventListener('blur', leave)
-    return () => {
-      window.removeEventListener('keydown', onKey)
-      window.removeEventListener('keyup', onKey)
-      window.removeEventListener('blur', leave)
-    }
-  }, [])
-  return held
-}
-
 /**
  * While Alt is held: px from the selection to the block under the pointer; to its section and to the nearest columns,
  * where the pointer is on the selection itself or on nothing.
  */
-export function DistancesTo(props: { index: number; under: string | undefined }) {
-  // Nothing is measured until then: it would lay out every view again on each key press.
-  return useAltHeld() ? <ShownDistances {...props} /> : null
-}
-
-function ShownDistances({ index, under }: { index: number; under: string | undefined }) {
+export function DistancesTo({ index, under }: { index: number; under: string | undefined }) {
   const frames = useFrames()
   useSession((state) => state.layout)
   const place = useSession(selected)

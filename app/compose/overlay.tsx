@@ -2,6 +2,7 @@ import { useRef, useState } from 'react'
 import { useSessionStore, useSession } from '../session/context'
 import { blockAt, boxOf, useFrames } from '../live/frames'
 import { RowGaps } from './row-gaps'
+import { useAltHeld } from './alt-held'
 import { useBlockDrag } from './block-drag'
 import { PointerMenu } from './pointer-menu'
 import { useFrameSelect } from './frame-select'
@@ -34,6 +35,7 @@ export function Overlay({ index, scale }: { index: number; scale: number }) {
   useWordsEditor(index)
   const editing = words?.view === index
   const [under, setUnder] = useState<string>()
+  const altHeld = useAltHeld()
 
   const blockUnder = (event: { clientX: number; clientY: number }) => {
     const view = frames.get(index)
@@ -89,7 +91,7 @@ export function Overlay({ index, scale }: { index: number; scale: number }) {
         {under !== undefined && !editing && <Under index={index} id={under} />}
         {hasSelection && <SelectionExtras index={index} />}
         {hasSelection && <Distances index={index} />}
-        {hasSelection && !editing && <DistancesTo index={index} under={under} />}
+        {hasSelection && !editing && altHeld && <DistancesTo index={index} under={under} />}
         {drawing && <DrawBlock index={index} />}
         {drag.feedback}
         {frame.feedback}

@@ -45,7 +45,7 @@ const theme = EditorView.theme({
   '.cm-selectionBackground': { background: 'var(--color-wash) !important' },
 })
 
-// eslint-disable-next-line no-control-regex -- these are the characters that text does not have
+// oxlint-disable-next-line no-control-regex -- these are the characters that text does not have
 const BINARY = /[\u0000-\u0008\u000e-\u001f]/
 
 /** Keeps out what is no text, or more than a deck may hold, and says so. */

@@ -38,7 +38,7 @@ export function ImportCopy({ language, onClose }: { language: string; onClose: (
     setText(answer.text)
   }
   const typed = (value: string) => {
-    // eslint-disable-next-line no-control-regex -- these are the characters that text does not have
+    // oxlint-disable-next-line no-control-regex -- these are the characters that text does not have
     if (/[\u0000-\u0008\u000e-\u001f]/.test(value)) return setProblem('This is binary data, not text.')
     if (value.length > MAX_DECK)
       return setProblem(

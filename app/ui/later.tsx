@@ -31,6 +31,6 @@ export function useWhenIdle(work: () => void): void {
     const id = requestIdleCallback(work, { timeout: 4000 })
     return () => cancelIdleCallback(id)
     // The work loads code, which is the same whenever it is done.
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- once, when the screen is first shown
+    // oxlint-disable-next-line react/exhaustive-deps -- once, when the screen is first shown
   }, [])
 }

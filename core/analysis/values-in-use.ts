@@ -12,7 +12,9 @@ export type ValueKind = (typeof VALUE_KINDS)[number]
 
 /** A value as it stands somewhere: what kind it is, and the value. */
 export type Value =
-  { kind: 'colour'; value: Colour } | { kind: 'size' | 'space' | 'corner'; value: Length } | { kind: 'face'; value: string }
+  | { kind: 'colour'; value: Colour }
+  | { kind: 'size' | 'space' | 'corner'; value: Length }
+  | { kind: 'face'; value: string }
 
 /** Puts other values in the place of those of a block's style; the same object if nothing changes. */
 type Change = (value: Value) => Value['value']

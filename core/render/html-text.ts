@@ -21,7 +21,7 @@ function attributeOf(property: string, schema: Schema): string {
 }
 
 /** Signs that are escaped, and those that are no text and left out. */
-// eslint-disable-next-line no-control-regex -- these are looked for
+// oxlint-disable-next-line no-control-regex -- these are looked for
 const SIGNS = /[&<>"\u0000-\u0008\u000b-\u001f\u007f-\u009f\ud800-\udfff\ufffe\uffff]/
 const escapeText = (text: string): string =>
   SIGNS.test(text) ? printable(text).replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;') : text

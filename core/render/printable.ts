@@ -2,7 +2,7 @@ import type { Element } from 'hast'
 import { toHtml } from 'hast-util-to-html'
 
 /** What no text of HTML or XML may hold: control characters, halves of pairs, and the two that are no characters (XML 1.0, 2.2). */
-// eslint-disable-next-line no-control-regex -- these are the characters that are taken out
+// oxlint-disable-next-line no-control-regex -- these are the characters that are taken out
 const NOT_TEXT = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f\ufffe\uffff]|\p{Surrogate}/gu
 
 /** A text without what may stand in no document. */

@@ -19,7 +19,8 @@ export const colourOfRole = ({ guide }: Pick<Site, 'guide'>, role: string): stri
 
 /** What the icon of a site is made of: a letter and its colours, or a picture; nothing where none is chosen, or it is gone. */
 export type IconDrawn =
-  { letter: string; ground: string; ink: string; family: string; weight: number } | { picture: Site['pictures'][number] }
+  | { letter: string; ground: string; ink: string; family: string; weight: number }
+  | { picture: Site['pictures'][number] }
 
 export function iconOf(site: Pick<Site, 'launch' | 'guide' | 'pictures' | 'fonts'>): IconDrawn | undefined {
   const icon = site.launch?.icon

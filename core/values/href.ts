@@ -1,6 +1,6 @@
 import { z } from 'zod'
 
-// eslint-disable-next-line no-control-regex -- these are the characters that an address must not have
+// oxlint-disable-next-line no-control-regex -- these are the characters that an address must not have
 const UNPRINTABLE = /[\u0000-\u001f\u007f-\u009f\u2028\u2029\ufffe\uffff]/
 /** A page of the site with or without a section of it; `/` and `#` alone stand for the first page and the top of one. */
 const OWN = /^(\/(?![/\\])|#|[\w-]+(\.html)?(#|$))/

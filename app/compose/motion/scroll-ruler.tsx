@@ -43,7 +43,7 @@ export function ScrollRuler({ stage, left, width, top, height }: ScrollRulerProp
       showAt(view, scroll === null ? null : { scroll, ...(running === null ? {} : { speed: running }) })
     }
     // What is asked of a layout is the same as long as that is.
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- `open` is of the layout
+    // oxlint-disable-next-line react/exhaustive-deps -- `open` is of the layout
   }, [layout, playhead, running, moving, lead])
   useEffect(
     () => () => {

@@ -161,7 +161,7 @@ function Facts({ picture }: { picture: Picture }) {
       gone = true
     }
     // The bytes alone decide.
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- another name or tag changes no colour
+    // oxlint-disable-next-line react/exhaustive-deps -- another name or tag changes no colour
   }, [hash])
   const lines: [string, string][] = [
     ['Size', `${picture.width} × ${picture.height} px, ${((picture.width * picture.height) / 1e6).toFixed(1)} MP`],
