@@ -1,7 +1,7 @@
 import { reactRouter } from '@react-router/dev/vite'
 import tailwindcss from '@tailwindcss/vite'
 import { defineConfig, type Plugin } from 'vite'
-import { buildThreads } from './server/threads/build'
+import { buildThreads } from './server/threads/build.ts'
 
 /** Builds what the server's threads run, beside the server. */
 const threads = (): Plugin => ({
@@ -15,5 +15,5 @@ const threads = (): Plugin => ({
 
 export default defineConfig({
   plugins: [tailwindcss(), reactRouter(), threads()],
-  build: { chunkSizeWarningLimit: 1200 },
+  build: { chunkSizeWarningLimit: 1200, reportCompressedSize: false },
 })

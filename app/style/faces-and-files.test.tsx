@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { act } from 'react'
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
 import { demoSite } from '#core/edits/edits.fixture'

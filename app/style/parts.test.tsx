@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { afterEach, describe, expect, test } from 'vitest'
 import { pairsOn } from '#core/analysis/contrast'
 import { withColour } from '#core/analysis/contrast-repairs'

@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { act } from 'react'
 import { createRoot } from 'react-dom/client'
 import { beforeEach, describe, expect, test } from 'vitest'

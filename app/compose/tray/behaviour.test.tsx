@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { act } from 'react'
 import { afterEach, describe, expect, test } from 'vitest'
 import { demoSite } from '#core/edits/edits.fixture'

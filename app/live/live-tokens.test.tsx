@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { beforeEach, describe, expect, test } from 'vitest'
 import { withColour } from '#core/analysis/contrast-repairs'
 import { demoSite } from '#core/edits/edits.fixture'
