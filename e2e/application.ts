@@ -1,6 +1,6 @@
 import { test as base, expect, type Page } from '@playwright/test'
 import { type ChildProcess, fork, spawn } from 'node:child_process'
-import { cpSync, mkdtempSync, readFileSync } from 'node:fs'
+import { copyFileSync, linkSync, mkdirSync, mkdtempSync, readdirSync, readFileSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -86,13 +86,28 @@ export const putClock = (app: Application, clock: number): Promise<void> => tell
 
 export const temporaryFolder = (): string => mkdtempSync(join(tmpdir(), 'yarrowfinch-'))
 
+/**
+ * The files of a folder in another as well, without their bytes being written again where both are on one disk: what keeps
+ * pictures writes a new file and puts it in the place of the old, so that no test changes another's.
+ */
+function share(from: string, to: string): void {
+  mkdirSync(to, { recursive: true })
+  for (const name of readdirSync(from))
+    try {
+      linkSync(join(from, name), join(to, name))
+    } catch {
+      copyFileSync(join(from, name), join(to, name))
+    }
+}
+
 /** Lays the demo sites into a folder of data: those that the tests begin with, or, where none were made, new ones. */
 export async function layDemo(data: string): Promise<void> {
   const template = process.env.YARROWFINCH_TEMPLATE
   if (template === undefined) await finish('npx', ['tsx', 'bin/seed.ts'], { YARROWFINCH_DATA: data })
-  else
-    for (const name of ['yarrowfinch.db', 'pictures', 'derivatives'])
-      cpSync(join(template, name), join(data, name), { recursive: true })
+  else {
+    copyFileSync(join(template, 'yarrowfinch.db'), join(data, 'yarrowfinch.db'))
+    for (const name of ['pictures', 'derivatives']) share(join(template, name), join(data, name))
+  }
 }
 
 /**
