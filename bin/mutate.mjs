@@ -105,8 +105,9 @@ writeFileSync(
     coverageAnalysis: 'perTest',
     // What runs as a module is loaded would ask for all tests for each: it is named, and not counted.
     ignoreStatic: true,
-    concurrency: jobs,
-    timeoutMS: 60_000,
+    // Half of them are for what lets through those that were drawn, which is done at once.
+    concurrency: 2 * jobs,
+    timeoutMS: 30_000,
     dryRunTimeoutMinutes: 60,
     reporters: ['json', 'progress-append-only'],
     jsonReporter: { fileName: report },

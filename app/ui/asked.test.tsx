@@ -17,7 +17,8 @@ function field() {
   const root = createRoot(document.createElement('div'))
   return {
     show: (x: number) => act(() => root.render(<Field value={{ x }} />)),
-    press: () => now[1]({ x: now[0]().x + 5 }),
+    press: () => now[1]({ x: Math.min(80, now[0]().x + 5) }),
+    back: () => now[1]({ x: now[0]().x - 5 }),
     newest: () => now[0]().x,
   }
 }
@@ -44,4 +45,13 @@ test('what comes from elsewhere holds, whatever was asked', () => {
   press()
   show(3)
   expect(newest()).toBe(3)
+})
+
+test('presses beyond a limit are not counted on the way back', () => {
+  const { show, press, back, newest } = field()
+  show(80)
+  press()
+  press()
+  back()
+  expect(newest()).toBe(75)
 })

@@ -14,6 +14,7 @@ export function useAsked<T>(value: T): [newest: () => T, ask: (next: T) => void]
     waiting.current = shown < 0 ? [] : waiting.current.slice(shown + 1)
   }, [value])
   const newest = () => (waiting.current.length > 0 ? waiting.current.at(-1)! : value)
-  const ask = (next: T) => void waiting.current.push(next)
+  // At a limit nothing more is asked: the way back begins there.
+  const ask = (next: T) => void (isSame(next, newest()) || waiting.current.push(next))
   return [newest, ask]
 }

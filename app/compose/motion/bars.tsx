@@ -12,6 +12,7 @@ import { useSession, useSessionStore } from '../../session/context'
 import { blockName } from '#core/blocks/block-name'
 import { makeId, select } from '../../session/store'
 import { arrowSteps } from '../arrow-steps'
+import { useAsked } from '../../ui/asked'
 import { followPointer } from '../follow-pointer'
 import { pageOfScreen, screenOf } from './axis'
 import type { Moving } from '../../live/moving'
@@ -140,6 +141,7 @@ type EndProps = {
 function End({ end, item, view, moving, chosen, onChoose, onChange }: EndProps) {
   const keys = useRef(makeId())
   const at = Math.round(item.span[end])
+  const [newest, ask] = useAsked(at)
   const latest = useRef(onChange)
   latest.current = onChange
   const onPointerDown = (event: PointerEvent<HTMLElement>) => {
@@ -174,7 +176,10 @@ function End({ end, item, view, moving, chosen, onChoose, onChange }: EndProps) 
       data-bar-end={end}
       className={`absolute -left-1 z-10 h-2.5 w-[21px] cursor-ns-resize touch-none border-ink ${end === 'from' ? '-top-[5px] border-t-0' : '-bottom-[5px]'}`}
       onPointerDown={onPointerDown}
-      onKeyDown={arrowSteps(1, (by) => onChange(end, at + by, keys.current))}
+      onKeyDown={arrowSteps(1, (by) => {
+        ask(newest() + by)
+        onChange(end, newest(), keys.current)
+      })}
       onFocus={() => (keys.current = makeId())}
     >
       <span className={`absolute inset-x-0 top-1 h-[2px] ${chosen ? 'bg-yarrow' : 'bg-ink'}`} />

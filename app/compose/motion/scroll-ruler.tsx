@@ -97,7 +97,8 @@ export function ScrollRuler({ stage, left, width, top, height }: ScrollRulerProp
           end={end}
           y={y}
           onMove={(at) => set(pageOfScreen(moving.sections, lead.scale, at))}
-          onStep={(by) => set((playhead ?? 0) + by)}
+          // What the last press came to may not be drawn yet.
+          onStep={(by) => set((store.getState().playhead ?? 0) + by)}
         />
       </div>
       <div className="pointer-events-none absolute left-0 top-0 h-full" style={{ left, width: width - 8, height: height + top }}>

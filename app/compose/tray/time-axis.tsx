@@ -1,5 +1,6 @@
 import { type PointerEvent, useRef } from 'react'
 import { endOf, LONGEST, type Timing, type Timings, type Track, TRACKS } from '#core/blocks/change'
+import { useAsked } from '../../ui/asked'
 import { newGesture } from '../../fields/use-style'
 import { arrowSteps } from '../arrow-steps'
 import { followPointer } from '../follow-pointer'
@@ -90,6 +91,7 @@ type BarProps = {
 
 function Bar({ name, timing, seconds, chosen, onChoose, onChange }: BarProps) {
   const keys = useRef(newGesture())
+  const [newest, ask] = useAsked(timing)
   const said = `${timing.start} s to ${rounded(timing.start + timing.duration)} s`
   const onPointerDown = (event: PointerEvent<HTMLElement>) => {
     onChoose()
@@ -119,7 +121,11 @@ function Bar({ name, timing, seconds, chosen, onChoose, onChange }: BarProps) {
       onPointerDown={onPointerDown}
       onKeyDown={arrowSteps(
         STEP,
-        (by, { altKey }) => onChange(movedTiming(timing, altKey ? 'end' : 'whole', by), keys.current),
+        (by, { altKey }) => {
+          const next = movedTiming(newest(), altKey ? 'end' : 'whole', by)
+          ask(next)
+          onChange(next, keys.current)
+        },
         'across',
       )}
       onFocus={() => {
