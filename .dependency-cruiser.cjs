@@ -31,6 +31,7 @@ const CORE = [
   'formats',
   'specimen',
   'first-guides',
+  'kept',
 ]
 /** Folders of app below its screens, in the same way. */
 const APP = ['workers', 'awake', 'ui', 'colours', 'session', 'fields', 'live', 'files', 'screen']
