@@ -194,7 +194,7 @@ test('fields, links and cards have further states of their looks, and no rules o
     link: { ...guide.looks.link, pressed: { ink }, current: { ink } },
   }
   const text = css([...fieldRules({ ...guide, looks }), ...linkRules({ ...guide, looks })])
-  expect(text).toContain('.field :is(input,textarea):is(:hover, :focus-visible){border-color:var(--ink)}')
+  expect(text).toContain('.field :is(input,textarea):is(:hover,:focus-visible){border-color:var(--ink)}')
   expect(text).toContain(':disabled{opacity:.5}')
   expect(text).toMatch(/:active,[^{]*\[aria-current\]\{color:var\(--ink\)\}/)
   const [card] = guide.looks.cards

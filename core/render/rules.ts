@@ -41,19 +41,21 @@ const WANTED = 'screen and (prefers-reduced-motion: no-preference)'
 /** A media query that ends just under a width, so that no width falls between two ranges even when zoom makes it fractional. */
 export const mediaBelow = (below: number): string => `(width < ${below}px)`
 
-const SHORTHANDS: { short: string; parts: readonly [string, string] }[] = [
+const SHORTHANDS: { short: string; parts: readonly [string, string]; same?: true }[] = [
   { short: 'padding-block', parts: ['padding-block-start', 'padding-block-end'] },
   { short: 'margin-block', parts: ['margin-block-start', 'margin-block-end'] },
   { short: 'gap', parts: ['row-gap', 'column-gap'] },
+  // Only where all four sides are the same, however the lines run.
+  { short: 'padding', parts: ['padding-block', 'padding-inline'], same: true },
 ]
 
 /** Joins pairs of longhands into their shorthand. */
 function shorten(declarations: readonly Declaration[]): readonly Declaration[] {
   let list = declarations
-  for (const { short, parts } of SHORTHANDS) {
+  for (const { short, parts, same } of SHORTHANDS) {
     const first = list.find(([name]) => name === parts[0])
     const second = list.find(([name]) => name === parts[1])
-    if (!first || !second) continue
+    if (!first || !second || (same && (first[1] !== second[1] || /\s/.test(first[1])))) continue
     const value = first[1] === second[1] ? first[1] : `${first[1]} ${second[1]}`
     list = list.filter((one) => one !== second).map((one) => (one === first ? ([short, value] as const) : one))
   }
@@ -82,7 +84,7 @@ const shorterValue = (value: string): string =>
     .replace(/(^|[^\d.])0\.(\d)/g, '$1.$2')
     .replace(/#([0-9a-f])\1([0-9a-f])\2([0-9a-f])\3(?![0-9a-f])/g, '#$1$2$3')
 
-const minifySelector = (selector: string): string => selector.replace(' > ', '>').replace(', ', ',')
+const minifySelector = (selector: string): string => selector.replaceAll(' > ', '>').replaceAll(', ', ',')
 
 const bodyOf = (rule: Rule, style: Layout, indent: string): string => {
   const list = shorten(rule.declarations)

@@ -22,6 +22,7 @@ import { headOf } from './head'
 import { skipLink } from './skip'
 import { SOURCES } from './sources'
 import { joinLists, printRules, type Rule, type Layout } from './rules'
+import { shareParts } from './share-parts'
 import { inlineOnce, sharedRules, tokenDeclarations, usedTokens, withTokens } from './guide-rules'
 
 /** Where the files of a printed site are, seen from its pages; the stylesheet's own URLs are seen from the stylesheet. */
@@ -151,7 +152,7 @@ export function stylesheet(
     ...sharedRules(site, { classes, tags }),
     ...(options.engine ? [] : timelineRules(site)),
     ...(isStill(options) ? [] : travelRules(site)),
-    ...rules,
+    ...(options.style === 'minified' ? shareParts(rules) : rules),
   ])
   const tokens = usedTokens(tokenDeclarations(site), all)
   const fonts = usedFonts(site, tokens, tags, all, trees)
