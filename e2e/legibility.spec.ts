@@ -52,7 +52,7 @@ test('words over a picture are measured as Chromium paints it, and the offered s
     await visit.goto(`${app.url}/visit/${id}/index.html`)
     await visit.evaluate(() => document.fonts.ready)
     const heading = visit.locator('#story :is(h1, h2)')
-    await heading.scrollIntoViewIfNeeded()
+    await heading.evaluate((element) => element.scrollIntoView({ block: 'center' }))
     await visit.locator('#story img').evaluate((image) => (image as HTMLImageElement).decode())
     const { box, lines, size } = await heading.evaluate((element) => {
       const range = document.createRange()
