@@ -1,5 +1,7 @@
 import type { Page } from '@playwright/test'
-import { composed, expect, openSite, test, visitOf } from './application'
+import { readdirSync } from 'node:fs'
+import { createServer } from 'node:http'
+import { type Application, composed, expect, freePort, openSite, test, visitOf } from './application'
 
 const SITE = 'Hollin Ridge Observatory'
 
@@ -11,6 +13,13 @@ function violations(page: Page): string[] {
   })
   return found
 }
+
+/** Every file that the application keeps besides its database. */
+const filesKept = ({ data }: Application): string[] =>
+  readdirSync(data, { recursive: true })
+    .map(String)
+    .filter((name) => name.includes('/'))
+    .sort()
 
 test('every screen works under its policy, and what has not its word does not run', async ({ page, app }) => {
   const found = violations(page)
@@ -43,17 +52,19 @@ test('every screen works under its policy, and what has not its word does not ru
 
 test('no other page can write here, read what is here, or frame it', async ({ page, app, context }) => {
   const site = visitOf(app, SITE).split('/').at(-1)!
-  const port = new URL(app.url).port
-  // The same machine under another name is another origin.
-  const other = `http://localhost:${port}`
+  const before = filesKept(app)
+  // A page that has nothing from us, not even our policy, which would keep it from sending anything.
+  const server = createServer((_, answer) => answer.setHeader('Content-Type', 'text/html').end('<p>Another page</p>'))
+  const port = await freePort()
+  await new Promise<void>((done) => server.listen(port, '127.0.0.1', done))
   const foreign = await context.newPage()
-  await foreign.goto(`${other}/icon.svg`)
+  await foreign.goto(`http://localhost:${port}/`)
   const tried = await foreign.evaluate(
     async ([url, id]) => {
-      const send = async (path: string, init: RequestInit) => {
+      // All that a page may send to another without asking it first (Fetch, CORS-safelisted types).
+      const send = async (path: string, body: FormData | string) => {
         try {
-          const answer = await fetch(`${url}${path}`, { method: 'POST', mode: 'no-cors', ...init })
-          return answer.type
+          return (await fetch(`${url}${path}`, { method: 'POST', mode: 'no-cors', body })).type
         } catch {
           return 'refused'
         }
@@ -65,24 +76,44 @@ test('no other page can write here, read what is here, or frame it', async ({ pa
           return 'refused'
         }
       }
-      const edit = { kind: 'site', field: 'name', value: 'Taken over' }
-      await send(`/sites/${id}/edits`, {
-        headers: { 'Content-Type': 'text/plain' },
-        body: JSON.stringify({ base: 0, edits: [{ key: 'foreign', edit }] }),
-      })
       const form = new FormData()
       form.set('intent', 'delete')
       form.set('site', id!)
-      await send('/?index', { body: form })
-      return [await read('/'), await read(`/sites/${id}/as/site-json`), await read(`/visit/${id}/index.html`)]
+      const deleted = await send('/?index', form)
+      const file = new FormData()
+      file.set('file', new File(['%PDF-1.4 a plan'], 'plan.pdf', { type: 'application/pdf' }))
+      const uploaded = await send(`/sites/${id}/files`, file)
+      const edit = { kind: 'site', field: 'name', value: 'Taken over' }
+      const written = await send(`/sites/${id}/edits`, JSON.stringify({ base: 0, edits: [{ key: 'foreign', edit }] }))
+      return [
+        deleted,
+        uploaded,
+        written,
+        await read('/'),
+        await read(`/sites/${id}/as/site-json`),
+        await read(`/visit/${id}/index.html`),
+      ]
     },
     [app.url, site],
   )
-  expect(tried).toEqual(['refused', 'refused', 'refused'])
+  // What it sends arrives, and it is told nothing of the answer; it can read nothing.
+  expect(tried).toEqual(['opaque', 'opaque', 'opaque', 'refused', 'refused', 'refused'])
+  await foreign.evaluate((url) => document.body.append(Object.assign(document.createElement('iframe'), { src: url })), app.url)
+  await expect.poll(() => foreign.frames()[1]?.url()).toMatch(/^chrome-error:/)
   await foreign.close()
+  server.close()
   await page.goto(app.url)
   await expect(page.getByRole('link', { name: `Open ${SITE}` })).toBeVisible()
   await expect(page.getByText('Taken over')).toHaveCount(0)
+  expect(filesKept(app)).toEqual(before)
+  // The same file from a page of ours is kept: it was not refused for what it is.
+  const answer = await page.evaluate(async (id) => {
+    const file = new FormData()
+    file.set('file', new File(['%PDF-1.4 a plan'], 'plan.pdf', { type: 'application/pdf' }))
+    return (await fetch(`/sites/${id}/files`, { method: 'POST', body: file })).status
+  }, site)
+  expect(answer).toBe(200)
+  expect(filesKept(app)).toHaveLength(before.length + 1)
 })
 
 test('a script in a played page can change nothing', async ({ page, app }) => {
