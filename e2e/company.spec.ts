@@ -62,7 +62,8 @@ test('three browsers that edit one page at once end with the same document, and 
 
   const document = async () => (await page.request.get(page.url().replace(/pages.*/, 'as/site-json'))).text()
   const heading = await inView(first, 'h1').textContent()
-  expect(heading).toMatch(new RegExp(`^(First|Second) ${turns.at(-1)}$`))
+  // Where one's words arrive between the other's selecting and typing, both stand there: nothing that was typed last is lost.
+  expect(heading).toMatch(new RegExp(`^(First|Second) ${turns.at(-1)}((First|Second) ${turns.at(-1)})?$`))
   for (const one of pages) {
     await expect(inView(one, 'h1')).toHaveText(heading!)
     await expect(order(one).getByText(`Third ${turns.at(-1)}`)).toBeVisible()
