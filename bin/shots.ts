@@ -1,5 +1,5 @@
 import { chromium, type Page } from '@playwright/test'
-import { mkdirSync } from 'node:fs'
+import { existsSync, mkdirSync } from 'node:fs'
 import { removeFolder } from '#server/remove-folder'
 import { composed, expect, finish, start, temporaryFolder } from '../e2e/application'
 import { designer } from '../e2e/designer'
@@ -284,7 +284,11 @@ const LIVE: ReadonlySet<string> = new Set(['play', 'deliver'])
 const data = temporaryFolder()
 await finish('npx', ['tsx', 'bin/seed.ts'], { YARROWFINCH_DATA: data })
 const app = await start(data)
-const browser = await chromium.launch(CHROMIUM)
+const browser = await chromium.launch({
+  ...CHROMIUM,
+  // The headless shell, in which tests run, sets letters on whole px.
+  executablePath: process.env.CHROMIUM_PATH ?? ['/usr/bin/chromium'].find(existsSync) ?? CHROMIUM.executablePath,
+})
 try {
   mkdirSync(FOLDER, { recursive: true })
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })

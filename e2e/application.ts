@@ -184,15 +184,15 @@ async function until(page: Page, seen: () => boolean): Promise<void> {
 export const awake = (page: Page): Promise<void> =>
   until(page, () => document.querySelector('html:not([data-asleep]) body') !== null)
 
-/** Waits until every view on the stage shows its page. */
+/** Waits until every view on the stage shows its page. What commands run too has no function of its own with a name: tsx would name it. */
 export const composed = (page: Page): Promise<void> =>
   until(page, () => {
-    const shown = (selector: string) => document.querySelector(`html:not([data-asleep]) ${selector}`)?.checkVisibility() === true
     const views = [...document.querySelectorAll<HTMLIFrameElement>('[data-view] iframe')]
     return (
-      shown('[aria-label="Tray"]') &&
-      // Its rows are there once what drags them is loaded.
-      shown('[aria-label="Running order"] button') &&
+      // The rows of the order are there once what drags them is loaded.
+      ['[aria-label="Tray"]', '[aria-label="Running order"] button'].every(
+        (one) => document.querySelector(`html:not([data-asleep]) ${one}`)?.checkVisibility() === true,
+      ) &&
       views.length > 0 &&
       views.every((one) => (one.contentDocument?.adoptedStyleSheets.length ?? 0) > 0)
     )

@@ -10,33 +10,35 @@ const MOST = 24
 
 const text = (declarations: readonly Declaration[]): string => declarations.map(([name, value]) => `${name}:${value};`).join('')
 
-type Shared = { declarations: readonly Declaration[]; members: Rule[]; saved: number }
+/** A rule that is being parted: what is put before it, and what is left of it. */
+type Parted = { before: Rule[]; left: Rule }
+type Shared = { declarations: readonly Declaration[]; members: Parted[]; saved: number }
 type Counted = Shared & { bodies: Set<string>; selectors: Set<string> }
 
 /** The beginning that saves most bytes if it is written once for all rules that begin so; nothing if none saves any. */
-function best(rules: readonly Rule[]): Shared | undefined {
+function best(rules: Iterable<Parted>): Shared | undefined {
   const found = new Map<string, Counted>()
-  for (const rule of rules) {
-    const body = text(rule.declarations)
-    for (let n = 1; n <= rule.declarations.length && !HAS_PAIR.test(rule.declarations[n - 1]![0]); n++) {
-      const declarations = rule.declarations.slice(0, n)
-      const key = text(declarations)
+  for (const one of rules) {
+    const { selector, declarations } = one.left
+    const body = text(declarations)
+    for (let n = 1; n <= declarations.length && !HAS_PAIR.test(declarations[n - 1]![0]); n++) {
+      const begins = declarations.slice(0, n)
+      const key = text(begins)
       let shared = found.get(key)
       if (!shared) {
-        shared = { declarations, members: [], bodies: new Set(), selectors: new Set(), saved: -key.length - 1 }
+        shared = { declarations: begins, members: [], bodies: new Set(), selectors: new Set(), saved: -key.length - 1 }
         found.set(key, shared)
       }
-      shared.members.push(rule)
-      if (!shared.selectors.has(rule.selector)) shared.saved -= rule.selector.length + 1
+      shared.members.push(one)
+      if (!shared.selectors.has(selector)) shared.saved -= selector.length + 1
       // Rules that are the same altogether are written once already.
       if (!shared.bodies.has(body)) shared.saved += key.length
-      shared.selectors.add(rule.selector)
+      shared.selectors.add(selector)
       shared.bodies.add(body)
     }
   }
   let most: Shared | undefined
-  for (const shared of found.values())
-    if (shared.bodies.size > 1 && shared.saved > 0 && shared.saved > (most?.saved ?? 0)) most = shared
+  for (const shared of found.values()) if (shared.bodies.size > 1 && shared.saved > (most?.saved ?? 0)) most = shared
   return most
 }
 
@@ -52,25 +54,16 @@ export function shareParts(rules: readonly Rule[]): Rule[] {
     if (below === null && !when) said.set(selector, (said.get(selector) ?? new Set()).add(text(declarations)))
   const alone = ({ selector, below, when, frames, adds }: Rule) =>
     below === null && !when && !frames && !adds && IS_CLASS.test(selector) && said.get(selector)!.size === 1
-  // What has been taken out of them stands before what is left of each.
-  let left = rules.filter(alone)
-  const now = new Map<Rule, Rule[]>(left.map((rule) => [rule, [rule]]))
-  const origin = new Map<Rule, Rule>(left.map((rule) => [rule, rule]))
+  const parted = new Map(rules.filter(alone).map((rule): [Rule, Parted] => [rule, { before: [], left: rule }]))
   for (let n = 0; n < MOST; n++) {
-    const shared = best(left)
+    const shared = best(parted.values())
     if (!shared) break
-    const parts = shared.members.map(({ selector }): Rule => ({ selector, below: null, declarations: shared.declarations }))
-    const rest = new Map(
-      shared.members.map((rule) => [rule, { ...rule, declarations: rule.declarations.slice(shared.declarations.length) }]),
-    )
-    const first = now.get(origin.get(shared.members[0]!)!)!
-    first.splice(first.length - 1, 0, ...parts)
-    for (const [before, after] of rest) {
-      const own = now.get(origin.get(before)!)!
-      own[own.length - 1] = after
-      origin.set(after, origin.get(before)!)
-    }
-    left = left.map((rule) => rest.get(rule) ?? rule)
+    const { declarations, members } = shared
+    members[0]!.before.push(...members.map(({ left: { selector } }): Rule => ({ selector, below: null, declarations })))
+    for (const one of members) one.left = { ...one.left, declarations: one.left.declarations.slice(declarations.length) }
   }
-  return rules.flatMap((rule) => now.get(rule) ?? [rule])
+  return rules.flatMap((rule) => {
+    const one = parted.get(rule)
+    return one ? [...one.before, one.left] : [rule]
+  })
 }

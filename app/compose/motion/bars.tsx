@@ -11,8 +11,8 @@ import type { StageView } from '../../live/frames'
 import { useSession, useSessionStore } from '../../session/context'
 import { blockName } from '#core/blocks/block-name'
 import { makeId, select } from '../../session/store'
-import { arrowSteps } from '../arrow-steps'
 import { useAsked } from '../../ui/asked'
+import { arrowSteps } from '../arrow-steps'
 import { followPointer } from '../follow-pointer'
 import { pageOfScreen, screenOf } from './axis'
 import type { Moving } from '../../live/moving'
@@ -96,13 +96,14 @@ function BarOf({ item, scene, view, moving, left }: BarProps) {
   }
   const change = (end: BarEnd, scroll: number, gesture: string) => {
     const next = withBarEnd(motion, end, scroll, box, scene)
-    if (next)
-      setMotions(
-        store,
-        block,
-        motions.map((one, i) => (i === index ? next : one)),
-        gesture,
-      )
+    if (!next) return undefined
+    setMotions(
+      store,
+      block,
+      motions.map((one, i) => (i === index ? next : one)),
+      gesture,
+    )
+    return spanOf(next, box, scene)?.[end]
   }
   return (
     <div className="absolute" style={{ left, top, width: BAR, height: bottom - top }}>
@@ -134,7 +135,8 @@ type EndProps = {
   moving: Moving
   chosen: boolean
   onChoose: () => void
-  onChange: (end: BarEnd, scroll: number, gesture: string) => void
+  /** Gives the px that the end comes to, which may be as far as it goes. */
+  onChange: (end: BarEnd, scroll: number, gesture: string) => number | undefined
 }
 
 /** An end of a bar: dragged, where it snaps to sections at lines of the window, or moved by the arrow keys, 10 px with Shift. */
@@ -177,8 +179,8 @@ function End({ end, item, view, moving, chosen, onChoose, onChange }: EndProps) 
       className={`absolute -left-1 z-10 h-2.5 w-[21px] cursor-ns-resize touch-none border-ink ${end === 'from' ? '-top-[5px] border-t-0' : '-bottom-[5px]'}`}
       onPointerDown={onPointerDown}
       onKeyDown={arrowSteps(1, (by) => {
-        ask(newest() + by)
-        onChange(end, newest(), keys.current)
+        const moved = onChange(end, newest() + by, keys.current)
+        if (moved !== undefined) ask(Math.round(moved))
       })}
       onFocus={() => (keys.current = makeId())}
     >
