@@ -2,6 +2,7 @@ import { MAX_DECK } from '#core/deck/parse'
 import { FormatError } from '#core/formats/site-json'
 import { weightInWords } from '#core/values/weight'
 import { inThread } from './threads/pool'
+import { tooMuch } from './too-much'
 
 /** Most that a document of copy may weigh, bytes; a .docx may hold pictures, which are left out. */
 export const MAX_COPY = { docx: 20 * 1024 * 1024, text: 4 * MAX_DECK }
@@ -33,16 +34,7 @@ export async function readCopyFile(bytes: Uint8Array, name: string): Promise<str
   const most = docx ? MAX_COPY.docx : MAX_COPY.text
   if (bytes.length > most)
     throw new FormatError(`“${name}” weighs ${weightInWords(bytes.length)}; ${weightInWords(most)} at most can be read.`)
-  const text = docx
-    ? await inThread(
-        Symbol(name),
-        'docx',
-        { bytes, name },
-        {
-          sentence: `“${name}” has more in it than can be read as a copy document. Take the pages that you need into a shorter one.`,
-        },
-      )
-    : fromText(bytes, name)
+  const text = docx ? await inThread(Symbol(name), 'docx', { bytes, name }, { sentence: tooMuch(name) }) : fromText(bytes, name)
   if (text.length > MAX_DECK)
     throw new FormatError(
       `“${name}” has ${text.length.toLocaleString('en-GB')} characters; a copy deck holds ${MAX_DECK.toLocaleString('en-GB')} at most.`,

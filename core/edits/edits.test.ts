@@ -8,6 +8,7 @@ import type { Site } from '#core/site/schema'
 import { findBlock, walkPage } from '#core/site/tree'
 import { valuesIn } from '#core/style/registry'
 import { chooserOf, choices, demoSite, editOf } from './edits.fixture'
+import { expectSame } from './same.fixture'
 import { EditError } from './edit'
 import { applyEdit, type Edit, EDIT_KINDS, editLabel, parseEdit, sampleEdit, settingOf } from './index'
 import { replaces } from './merge'
@@ -48,7 +49,7 @@ describe('edits', () => {
           inverses.map((inverse) => () => inverse),
         )
         expect(back.inverses).toHaveLength(inverses.length)
-        expect(JSON.parse(JSON.stringify(back.site))).toEqual(JSON.parse(JSON.stringify(site)))
+        expectSame(back.site, site)
       }),
       { numRuns: runs(60, 150) },
     )
@@ -180,7 +181,7 @@ describe('every kind of edit', () => {
       expect(editLabel(edit)).not.toBe('')
       try {
         const step = applyEdit(site, edit)
-        expect(JSON.parse(JSON.stringify(applyEdit(step.site, step.inverse).site))).toEqual(JSON.parse(JSON.stringify(site)))
+        expectSame(applyEdit(step.site, step.inverse).site, site)
         if (settingOf(edit)) expect(replaces(edit, edit)).toBe(true)
         made++
       } catch (error) {

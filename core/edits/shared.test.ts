@@ -18,6 +18,7 @@ import { newCopy, replacedBy } from '#core/shared/make'
 import { pixels } from '#core/values/length'
 import { testIds } from '#core/values/ids.fixture'
 import { choices, demoSite, editOf } from './edits.fixture'
+import { expectSame } from './same.fixture'
 import { EditError } from './edit'
 import { applyEdit, type Edit } from './index'
 import { forAllCopies } from './through-shared'
@@ -317,7 +318,7 @@ describe('property: on a site with shared blocks and guises', () => {
         }
         checkSite(JSON.parse(JSON.stringify(now)))
         for (const inverse of inverses) now = applyEdit(now, inverse).site
-        expect(JSON.parse(JSON.stringify(now))).toEqual(JSON.parse(JSON.stringify(start)))
+        expectSame(now, start)
       }),
       { numRuns: runs(60, 200) },
     )

@@ -7,9 +7,19 @@ import { gfmTableToMarkdown } from 'mdast-util-gfm-table'
 import { toMarkdown } from 'mdast-util-to-markdown'
 import { unpack } from '#core/formats/unpack'
 import { FormatError } from '#core/formats/site-json'
+import { tooMuch } from '../too-much'
 
 /** Most that the parts of a Word document may unpack to together, bytes; its pictures are not unpacked. */
 const MAX_UNPACKED = 10 * 1024 * 1024
+
+/** Most tags in a Word document: some three thousand pages have fewer. Each takes work and memory far beyond its bytes. */
+const MOST_TAGS = 1_000_000
+
+function tagsIn(parts: Iterable<Uint8Array>): number {
+  let tags = 0
+  for (const part of parts) for (let at = part.indexOf(0x3c); at >= 0; at = part.indexOf(0x3c, at + 1)) tags++
+  return tags
+}
 
 /** Puts the headings of a document that has a title one level below it. */
 function standUnderTitle(tree: Root): void {
@@ -34,6 +44,7 @@ export async function markdownOfDocx({ bytes, name }: { bytes: Uint8Array; name:
     most: MAX_UNPACKED,
     entry: (part) => (/^[\w[\] ./-]+\.(xml|rels)$/.test(part) ? MAX_UNPACKED : undefined),
   })
+  if (tagsIn(parts.values()) > MOST_TAGS) throw new FormatError(tooMuch(name))
   let html: string
   try {
     const result = await mammoth.convertToHtml(
