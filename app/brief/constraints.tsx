@@ -4,11 +4,13 @@ import { useMemo } from 'react'
 import { verdictOn } from '#core/analysis/brief'
 import { CONSTRAINT_NAMES } from '#core/site/brief-words'
 import { JOBS } from '#core/blocks/section'
+import { readHex } from '#core/colour/read-colour'
 import type { Constraint } from '#core/site/brief'
 import { FAMILIES } from '#core/type/families'
 import { makeId } from '../session/store'
 import { IconButton } from '../ui/button'
 import { NumberField } from '../ui/number-field'
+import { TakenField } from '../ui/taken-field'
 import { VerdictLine } from '../ui/verdict'
 import { useBrief } from './use-brief'
 import { Several } from './several'
@@ -140,7 +142,16 @@ function ConstraintEditor({ constraint, onChange }: { constraint: Constraint; on
         <span className="flex items-center gap-2">
           <span aria-hidden className="h-4 w-4 rounded-2 border border-line-strong" style={{ background: constraint.hex }} />
           <span>{name}</span>
-          <HexField label={name} value={constraint.hex} onChange={(hex) => onChange({ ...constraint, hex })} />
+          <TakenField
+            label={name}
+            value={constraint.hex}
+            className="figure w-24 print:border-0"
+            onTake={(typed) => {
+              const hex = readHex(typed)
+              if (hex) onChange({ ...constraint, hex })
+              return hex ? undefined : `“${typed}” is no colour. Write it as CSS does: #1A1D47, #FFF or navy, without transparency.`
+            }}
+          />
         </span>
       )
     case 'faces':
@@ -191,24 +202,4 @@ function ConstraintEditor({ constraint, onChange }: { constraint: Constraint; on
     case 'confirmation':
       return <span>{name}, without leaving the site</span>
   }
-}
-
-function HexField({ label, value, onChange }: { label: string; value: string; onChange: (hex: string) => void }) {
-  const take = (text: string) => {
-    const hex = `#${text.trim().replace(/^#/, '')}`.toUpperCase()
-    if (/^#[0-9A-F]{6}$/.test(hex) && hex !== value) onChange(hex)
-  }
-  return (
-    <input
-      key={value}
-      aria-label={label}
-      className="figure h-[26px] w-20 rounded-2 border border-line-strong bg-field px-1.5 print:border-0"
-      defaultValue={value}
-      onBlur={(event) => {
-        take(event.target.value)
-        event.target.value = value
-      }}
-      onKeyDown={(event) => event.key === 'Enter' && take(event.currentTarget.value)}
-    />
-  )
 }

@@ -19,6 +19,9 @@ export function ExceptionsDialog({ onClose }: { onClose: () => void }) {
   const rows = topmost(places).flatMap((place) => exceptionRows(site, place.block))
   const ranges = site.breakpoints.map((one) => (one.below === null ? 'All widths' : `Below ${one.below}`))
   const make = (label: string, edits: Edit[]) => void editAll(store, label, edits)
+  const labelOf = ({ property }: ExceptionRow) => (property === 'picture' ? 'Picture' : propertyOf(property).label)
+  const inWords = ({ property }: ExceptionRow, value: unknown) =>
+    property === 'picture' ? (site.pictures.find((one) => one.id === value)?.name ?? 'None') : valueInWords(value)
   const name = places.length === 1 ? blockName(places[0]!.block) : `${places.length} blocks`
   return (
     <TitledDialog title={`Exceptions of ${name}`} className="top-[8vh] flex max-h-[84vh] w-[860px] flex-col" onClose={onClose}>
@@ -28,12 +31,7 @@ export function ExceptionsDialog({ onClose }: { onClose: () => void }) {
           : 'What differs at some range of widths. A value in ink is set there; a pale one is that of the wider range.'}
       </p>
       {rows.length > 0 && (
-        <div
-          className="relative min-h-0 flex-1 overflow-auto border border-line"
-
-          role="group"
-          aria-label="Table of exceptions"
-        >
+        <div className="relative min-h-0 flex-1 overflow-auto border border-line" role="group" aria-label="Table of exceptions">
           <table className="w-full border-collapse text-left">
             <thead className="sticky top-0 bg-panel">
               <tr>
@@ -70,15 +68,15 @@ export function ExceptionsDialog({ onClose }: { onClose: () => void }) {
                       </button>
                     )}
                   </th>
-                  <td className="px-2 text-ink-2">{propertyOf(row.property).label}</td>
+                  <td className="px-2 text-ink-2">{labelOf(row)}</td>
                   {row.cells.map((cell, at) => (
                     <td key={ranges[at]} className="border-l border-line px-2">
                       <span className="flex min-h-7 items-center justify-between gap-1">
                         <span className={`figure ${cell.own === undefined ? 'text-muted' : 'font-semibold'}`}>
-                          {valueInWords(cell.holds)}
+                          {inWords(row, cell.holds)}
                         </span>
                         <Actions
-                          name={`${propertyOf(row.property).label} of ${blockName(row.block)}, ${ranges[at]!.toLowerCase()}`}
+                          name={`${labelOf(row)} of ${blockName(row.block)}, ${ranges[at]!.toLowerCase()}`}
                           rows={[row]}
                           at={at}
                           ranges={ranges}

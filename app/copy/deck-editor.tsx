@@ -4,7 +4,7 @@ import { HighlightStyle, syntaxHighlighting } from '@codemirror/language'
 import { EditorState, Transaction } from '@codemirror/state'
 import { drawSelection, EditorView, keymap, placeholder } from '@codemirror/view'
 import { tags } from '@lezer/highlight'
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useLayoutEffect, useRef, useState } from 'react'
 import { toast } from 'sonner'
 import { deckOf } from '#core/deck/deck'
 import { deckLinks } from '#core/deck/links'
@@ -16,6 +16,7 @@ import { useSessionStore } from '../session/context'
 import { pageOf, redo, undo } from '../session/store'
 import type { PointedPassage } from './copy'
 import { applyDeck, changesBetween, deckText, outlineOf, readText, sameDeck } from './deck-sync'
+import { deckMarkers } from './deck-markers'
 import { DeckOutline } from './deck-outline'
 
 /** Time that a heading of a page or section may take to be typed, ms. */
@@ -97,6 +98,9 @@ export function DeckEditor({ language, pointed, onPoint }: DeckEditorProps) {
   const [text, setText] = useState(() => deckText(store.getState().session.site, language))
   const latest = useRef({ onPoint })
   latest.current = { onPoint }
+  const leave = useRef<() => void>(() => undefined)
+  // What waits is taken before the screen's own parts end, which send it.
+  useLayoutEffect(() => () => leave.current(), [])
 
   useEffect(() => {
     let own: Site | null = null
@@ -167,6 +171,7 @@ export function DeckEditor({ language, pointed, onPoint }: DeckEditorProps) {
           EditorView.contentAttributes.of({ 'aria-label': 'Copy deck', spellcheck: 'true' }),
           placeholder('# Page\n\n## Section\n\n### Heading\n\nWords …'),
           markdown(),
+          deckMarkers,
           syntaxHighlighting(look),
           theme,
           keymap.of([
@@ -199,8 +204,11 @@ export function DeckEditor({ language, pointed, onPoint }: DeckEditorProps) {
       // The edit that is being made by this very editor is not shown back to it.
       queueMicrotask(() => siteOf() !== own && show())
     })
-    return () => {
+    leave.current = () => {
       if (waiting !== undefined) take(view.state.doc.toString())
+    }
+    return () => {
+      leave.current()
       clearTimeout(looking)
       unsubscribe()
       view.destroy()

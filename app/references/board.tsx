@@ -19,12 +19,14 @@ type BoardProps = {
   onChoose: (ids: ReadonlySet<string>) => void
   picking: boolean
   onPicked: () => void
+  /** Told of a card that was just made. */
+  onMade: (id: string) => void
 }
 
 type Drag = { ids: Set<string>; x: number; y: number; cards: BoardCard[]; gesture: string; size: boolean }
 
 /** The references board: cards that stand where they are put, and snap to each other. */
-export function Board({ chosen, onChoose, picking, onPicked }: BoardProps) {
+export function Board({ chosen, onChoose, picking, onPicked, onMade }: BoardProps) {
   const store = useSessionStore()
   const board = useSession((state) => state.session.site.board)
   const drag = useRef<Drag | null>(null)
@@ -117,7 +119,9 @@ export function Board({ chosen, onChoose, picking, onPicked }: BoardProps) {
     setLines([])
   }
   const add = (card: BoardCard) => {
-    if (edit(store, putCards([card]))) onChoose(new Set([card.id]))
+    if (!edit(store, putCards([card]))) return
+    onMade(card.id)
+    onChoose(new Set([card.id]))
   }
   const file = useRef<HTMLInputElement>(null)
   return (

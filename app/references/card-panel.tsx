@@ -19,10 +19,12 @@ type CardPanelProps = {
   onChoose: (ids: ReadonlySet<string>) => void
   picking: boolean
   onPick: (picking: boolean) => void
+  /** The card that was just made here: what is typed next is its own. */
+  made: string | undefined
 }
 
 /** The chosen card, or the chosen cards: what is liked in it, and what can be had out of it. */
-export function CardPanel({ cards, onChoose, picking, onPick }: CardPanelProps) {
+export function CardPanel({ cards, onChoose, picking, onPick, made }: CardPanelProps) {
   const store = useSessionStore()
   const [card] = cards
   if (!card)
@@ -46,7 +48,7 @@ export function CardPanel({ cards, onChoose, picking, onPick }: CardPanelProps) 
   return (
     <section aria-label="Card" className="relative flex max-h-[60%] flex-col gap-2 overflow-y-auto p-3">
       <h2 className="font-semibold first-letter:uppercase">{cards.length === 1 ? card.kind : `${cards.length} cards`}</h2>
-      {cards.length === 1 && <One card={card} picking={picking} onPick={onPick} />}
+      {cards.length === 1 && <One key={card.id} card={card} picking={picking} onPick={onPick} made={made === card.id} />}
       <div className="flex flex-wrap gap-2">
         {cards.length > 1 && !together && <Button onClick={() => group(makeId())}>Group</Button>}
         {together && <Button onClick={() => group(undefined)}>Ungroup</Button>}
@@ -58,9 +60,9 @@ export function CardPanel({ cards, onChoose, picking, onPick }: CardPanelProps) 
   )
 }
 
-type OneProps = { card: BoardCard; picking: boolean; onPick: (picking: boolean) => void }
+type OneProps = { card: BoardCard; picking: boolean; onPick: (picking: boolean) => void; made: boolean }
 
-function One({ card, picking, onPick }: OneProps) {
+function One({ card, picking, onPick, made }: OneProps) {
   const store = useSessionStore()
   const pictures = useSession((state) => state.session.site.pictures).filter((one) => !isFilm(one))
   const set = (values: Partial<BoardCard>, gesture?: string) =>
@@ -72,10 +74,13 @@ function One({ card, picking, onPick }: OneProps) {
         label="What is liked in it"
         placeholder="The way the light sits on the horizon"
         most={400}
+        begun={made && card.kind !== 'note'}
         value={card.caption}
         onChange={(caption, gesture) => set({ caption }, gesture)}
       />
-      {card.kind === 'note' && <Prose label="Note" value={card.text} onChange={(text, gesture) => set({ text }, gesture)} />}
+      {card.kind === 'note' && (
+        <Prose label="Note" begun={made} value={card.text} onChange={(text, gesture) => set({ text }, gesture)} />
+      )}
       {card.kind === 'colour' && (
         <p className="figure">
           {card.hex}

@@ -27,6 +27,7 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
   const board = useSession((state) => state.session.site.board)
   const [chosen, setChosen] = useState<ReadonlySet<string>>(NOBODY)
   const [picking, setPicking] = useState(false)
+  const [made, setMade] = useState<string>()
   const cards = board.filter((one) => chosen.has(one.id))
   return (
     <div className="flex h-screen flex-col overflow-clip">
@@ -39,10 +40,10 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
       </SiteBar>
       <div className="flex min-h-0 flex-1">
         <main className="min-w-0 flex-1">
-          <Board chosen={chosen} onChoose={setChosen} picking={picking} onPicked={() => setPicking(false)} />
+          <Board chosen={chosen} onChoose={setChosen} picking={picking} onPicked={() => setPicking(false)} onMade={setMade} />
         </main>
         <aside aria-label="Card and library" className="flex w-[300px] shrink-0 flex-col border-l border-line-strong bg-panel">
-          <CardPanel cards={cards} onChoose={setChosen} picking={picking} onPick={setPicking} />
+          <CardPanel cards={cards} onChoose={setChosen} picking={picking} onPick={setPicking} made={made} />
           <LibraryPanel />
         </aside>
       </div>

@@ -1,6 +1,6 @@
 import { type LucideIcon, SlidersHorizontal } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
-import { BarButton } from './site-bar'
+import { BarButton } from './bar-button'
 
 /** A tool of the top bar; `pressed` is there for those that are on or off. */
 export type BarTool = { label: string; icon: LucideIcon; pressed?: boolean; onPress: () => void }

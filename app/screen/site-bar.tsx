@@ -3,10 +3,11 @@ import { type ReactNode, useMemo } from 'react'
 import { useSessionStore, useSession } from '../session/context'
 import { useLooked } from '../session/looked'
 import { pageOf, redo, undo } from '../session/store'
-import { IconButton } from '../ui/button'
+import { BarButton } from './bar-button'
 import { useRested } from '../ui/lagging'
 import { stepsOf } from '../ui/steps'
 import { TopBar } from '../ui/top-bar'
+import { StepsList } from './steps-list'
 
 type SiteBarProps = {
   /** Name of the screen in its address, for going to the same screen of another page. */
@@ -49,23 +50,13 @@ export function SiteBar({ screen, exportedRevision, onPages, tools, children }: 
         <BarButton label={redoStep ? `Redo ${redoStep.label}` : 'Nothing to redo'} disabled={!redoStep} onClick={() => redo(store)}>
           <Redo2 size={16} strokeWidth={1.5} />
         </BarButton>
+        <StepsList />
         {tools}
       </div>
       <Others />
       <SaveState />
       {children}
     </TopBar>
-  )
-}
-
-/** An icon button on the ink of the top bar. */
-export function BarButton({ pressed, ...rest }: React.ComponentProps<typeof IconButton>) {
-  return (
-    <IconButton
-      {...rest}
-      {...(pressed === undefined ? {} : { 'aria-pressed': pressed })}
-      className={`!text-on-ink-2 hover:!bg-ink-2/50 ${pressed ? '!bg-ink-2 !text-yarrow' : ''}`}
-    />
   )
 }
 

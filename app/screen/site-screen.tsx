@@ -4,6 +4,7 @@ import { inText } from '../ui/in-text'
 import { matches, UNDO_COMMANDS } from '../session/command'
 import { keepCompany } from '../session/company'
 import { SessionProvider } from '../session/context'
+import { keepHistory } from '../session/history'
 import { createSessionStore, select } from '../session/store'
 import { startSync } from '../session/sync'
 
@@ -20,6 +21,7 @@ export function SiteScreen({
 }: SiteScreenProps & { keys?: boolean; children: ReactNode }) {
   const [store] = useState(() => createSessionStore(siteId, pageId, site, revision))
   useEffect(() => startSync(store), [store])
+  useEffect(() => keepHistory(store), [store])
   useEffect(() => keepCompany(store), [store])
   useEffect(() => {
     if (store.getState().pageId !== pageId) {

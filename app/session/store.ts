@@ -13,12 +13,15 @@ import type { Page, Site } from '#core/site/schema'
 import { findBlock, type Place } from '#core/site/tree'
 import type { Present } from '#core/values/company'
 import type { Scope } from '#core/style/registry'
+import { nameOfEdited } from './edited'
 import type { Stress } from '#core/stress/stress'
 
 export const makeId = customAlphabet('0123456789abcdefghijklmnopqrstuvwxyz', 8)
 
-/** One step of undo or redo: the edit to make, and what it takes back in words. */
-type Step = { edit: Edit; label: string; gesture?: string }
+/**
+ * One step of undo or redo: the edit to make, what it takes back in words, on what that was done, and when, ms since 1970.
+ */
+export type Step = { edit: Edit; label: string; on: string; at: number; gesture?: string }
 
 export type SaveState = { kind: 'saved'; at: Date | null } | { kind: 'saving' } | { kind: 'waiting'; why: string }
 
@@ -171,10 +174,14 @@ export function createSessionStore(siteId: string, pageId: string, site: Site, r
   }))
 }
 
-const MOST_STEPS = 500
+/** Most steps that can be taken back. */
+export const MOST_STEPS = 500
 
-/** Makes an edit on the stores's site and gives the edit that takes it back; a refusal is shown and changes nothing. */
-function perform(store: SessionStore, edit: Edit, gesture?: string): Edit | undefined {
+/**
+ * Makes an edit on the store's site and gives the edit that takes it back; a refusal is shown and changes nothing.
+ * @param refused what has not happened then, where it was not this edit that was asked for
+ */
+function perform(store: SessionStore, edit: Edit, gesture?: string, refused?: string): Edit | undefined {
   const { session, sending } = store.getState()
   try {
     const made = makeEdit(session, { key: makeId() + makeId(), edit, gesture }, sending)
@@ -182,7 +189,7 @@ function perform(store: SessionStore, edit: Edit, gesture?: string): Edit | unde
     return made.inverse
   } catch (error) {
     if (!(error instanceof EditError)) throw error
-    toast.error(error.message)
+    toast.error(refused === undefined ? error.message : `${refused}: ${error.message}`)
     return undefined
   }
 }
@@ -198,17 +205,15 @@ export function edit(store: SessionStore, asked: Edit, gesture?: string): boolea
   if (!inverse) return false
   const { undo } = store.getState()
   const last = undo.at(-1)
-  if (gesture !== undefined && last?.gesture === gesture) {
-    store.setState({
-      undo: [...undo.slice(0, -1), { ...last, edit: joinInverses(last.label, inverse, last.edit) }],
-      redo: [],
-    })
-  } else {
-    store.setState({
-      undo: [...undo, { edit: inverse, label: editLabel(one), gesture }].slice(-MOST_STEPS),
-      redo: [],
-    })
-  }
+  const at = Date.now()
+  const steps =
+    gesture !== undefined && last?.gesture === gesture
+      ? [...undo.slice(0, -1), { ...last, at, edit: joinInverses(last.label, inverse, last.edit) }]
+      : [
+          ...undo,
+          { edit: inverse, label: editLabel(one), on: nameOfEdited(one, session.site, store.getState().session.site), at, gesture },
+        ]
+  store.setState({ undo: steps.slice(-MOST_STEPS), redo: [] })
   return true
 }
 
@@ -223,12 +228,27 @@ function step(store: SessionStore, from: 'undo' | 'redo', to: 'undo' | 'redo'): 
   const last = state[from].at(-1)
   if (!last) return
   store.setState({ [from]: state[from].slice(0, -1), words: null } as Partial<SessionState>)
-  const inverse = perform(store, last.edit)
+  const { gesture: _, ...kept } = last
+  const inverse = perform(store, last.edit, undefined, `“${last.label}” cannot be ${from === 'undo' ? 'taken back' : 'done again'}`)
   if (!inverse) return
-  store.setState({
-    [to]: [...store.getState()[to], { edit: inverse, label: last.label }],
-  } as Partial<SessionState>)
+  store.setState({ [to]: [...store.getState()[to], { ...kept, edit: inverse }] } as Partial<SessionState>)
   dropGone(store)
+}
+
+/**
+ * Goes back, or forward again, to where so many steps are done. What cannot be taken back any more is said, and ends the
+ * way there.
+ */
+export function goToStep(store: SessionStore, done: number): void {
+  for (;;) {
+    const { undo: steps, redo: again } = store.getState()
+    if (steps.length === done) return
+    const all = steps.length + again.length
+    if (steps.length > done) undo(store)
+    else redo(store)
+    const now = store.getState()
+    if (now.undo.length + now.redo.length !== all || now.undo.length === steps.length) return
+  }
 }
 
 /** Takes what is on no page any more out of the selection. */

@@ -1,5 +1,6 @@
 import { useId, useLayoutEffect, useRef } from 'react'
 import { steady } from './steady'
+import { useWritten } from './written'
 
 type ProseProps = {
   label: string
@@ -10,20 +11,20 @@ type ProseProps = {
   onChange: (value: string, gesture: string) => void
   className?: string
   hidden?: boolean
+  /** True where it has the focus as soon as it stands, since what it belongs to was just made. */
+  begun?: boolean
 }
 
-let visits = 0
-
 /** Running text that is edited where it stands, as high as its words need. */
-function Field({ label, value, placeholder, most = 4000, onChange, className = '', hidden = false }: ProseProps) {
+function Field({ label, value, placeholder, most = 4000, onChange, className = '', hidden = false, begun = false }: ProseProps) {
   const area = useRef<HTMLTextAreaElement>(null)
-  const visit = useRef(0)
   const id = useId()
+  const written = useWritten(id, value, onChange)
   useLayoutEffect(() => {
     const element = area.current!
     element.style.height = 'auto'
     element.style.height = `${element.scrollHeight + 2}px`
-  }, [value])
+  }, [written.value])
   return (
     <div className={className}>
       <label htmlFor={id} className={hidden ? 'sr-only' : 'block text-label text-ink-2'}>
@@ -35,10 +36,9 @@ function Field({ label, value, placeholder, most = 4000, onChange, className = '
         rows={1}
         maxLength={most}
         placeholder={placeholder}
-        value={value}
         className="block w-full resize-none overflow-hidden rounded-2 border border-line bg-field px-2 py-1 placeholder:text-muted hover:border-line-strong focus:border-ink print:border-0 print:p-0 print:placeholder:text-transparent"
-        onFocus={() => (visit.current = ++visits)}
-        onChange={(event) => onChange(event.target.value, `${id}-${visit.current}`)}
+        autoFocus={begun}
+        {...written}
       />
     </div>
   )

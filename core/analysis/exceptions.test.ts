@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest'
 import { newBlock } from '#core/blocks/defaults'
+import type { Block } from '#core/blocks/index'
 import { batchOf } from '#core/edits/batch'
 import { demoSite } from '#core/edits/edits.fixture'
 import { applyEdit, type Edit } from '#core/edits/index'
@@ -67,4 +68,32 @@ test('what holds at a range is made the base, and what says no more than that go
     base: { span: 4 },
     below: { [middle]: { span: 6 }, [narrow]: { span: 4 } },
   })
+})
+
+test('another picture below a breakpoint is a row, and is cleared, copied and made the base as a property is', () => {
+  const picture = { ...newBlock('picture', idMaker(seededRandom(6))) } as Block
+  const [first, ...rest] = demo.pages
+  const [a, b] = [demo.pictures[0]!.id, demo.pictures[1]!.id]
+  Object.assign(picture, { picture: a, instead: { [narrow]: b } })
+  const section = { ...first!.sections[1]!, children: [picture] }
+  const site: Site = { ...demo, pages: [{ ...first!, sections: [section] }, ...rest] }
+  const rows = exceptionRows(site, picture)
+  expect(rows.map((one) => [one.property, one.cells.map(({ own, holds }) => [own, holds])])).toEqual([
+    [
+      'picture',
+      [
+        [a, a],
+        [undefined, a],
+        [b, b],
+      ],
+    ],
+  ])
+  const after = (edits: Edit[]) => {
+    const { block } = findBlock(applyEdit(site, batchOf('x', edits)).site, picture.id)!
+    return block.kind === 'picture' ? [block.picture, block.instead] : []
+  }
+  expect(after(clearEdits(rows, 2))).toEqual([a, undefined])
+  expect(after(sameAsBaseEdits(rows, 2))).toEqual([a, undefined])
+  expect(after(copyEdits(rows, 2, 1))).toEqual([a, { [middle]: b, [narrow]: b }])
+  expect(after(makeBaseEdits(rows, 2))).toEqual([b, undefined])
 })

@@ -1,4 +1,4 @@
-import type { Block } from '#core/blocks/index'
+import type { Block, BlockOf } from '#core/blocks/index'
 import { walk } from '#core/blocks/tree'
 import type { Edit } from '#core/edits/index'
 import type { Site } from '#core/site/schema'
@@ -15,8 +15,11 @@ export type Cell = {
   holds: unknown
 }
 
-/** One property of a block with its values at every range of widths, the widest, which is the base, first. */
-export type ExceptionRow = { block: Block; property: PropertyName; cells: Cell[] }
+/**
+ * One property of a block, or the picture that it shows, with its values at every range of widths, the widest, which is
+ * the base, first.
+ */
+export type ExceptionRow = { block: Block; property: PropertyName | 'picture'; cells: Cell[] }
 
 /** The properties of a block, and of all that it holds, that differ at some range of widths. */
 export function exceptionRows(site: Site, root: Block): ExceptionRow[] {
@@ -25,7 +28,7 @@ export function exceptionRows(site: Site, root: Block): ExceptionRow[] {
     const { base, below } = block.style
     const names = new Set(Object.values(below ?? {}).flatMap((values) => Object.keys(values)) as PropertyName[])
     const ranges = valuesByRange(block.style, site.breakpoints)
-    return [...names].map((property) => ({
+    const rows = [...names].map((property) => ({
       block,
       property,
       cells: scopes.map((scope, n) => ({
@@ -34,30 +37,64 @@ export function exceptionRows(site: Site, root: Block): ExceptionRow[] {
         holds: ranges[n]![property],
       })),
     }))
+    return [...pictureRow(block, scopes), ...rows]
   })
 }
 
-const set = (block: string, scope: Scope, property: PropertyName, value: unknown): Edit => ({
-  kind: 'style',
-  block,
-  scope,
-  values: { [property]: value ?? null } as StyleValues,
-})
+/** Another picture below a breakpoint (art direction) is an exception as well. */
+function pictureRow(block: Block, scopes: readonly Scope[]): ExceptionRow[] {
+  if (block.kind !== 'picture' || block.instead === undefined) return []
+  let holds: string | undefined
+  const cells = scopes.map((scope): Cell => {
+    const own = typeof scope === 'object' && 'below' in scope ? block.instead![scope.below] : block.picture
+    return { scope, own, holds: (holds = own ?? holds) }
+  })
+  return [{ block, property: 'picture', cells }]
+}
+
+/** A value that is to be set at the range with this index; `undefined` takes it away. */
+type Change = { at: number; value: unknown }
+
+/** The edits that change the values of a row. */
+function editsOf({ block, property, cells }: ExceptionRow, changes: readonly Change[]): Edit[] {
+  if (property === 'picture') return pictureEdits(block as BlockOf<'picture'>, cells, changes)
+  return changes.map(({ at, value }) => ({
+    kind: 'style',
+    block: block.id,
+    scope: cells[at]!.scope,
+    values: { [property]: value ?? null } as StyleValues,
+  }))
+}
+
+/** The pictures of the narrower ranges are one field, so that it is set once. */
+function pictureEdits(block: BlockOf<'picture'>, cells: readonly Cell[], changes: readonly Change[]): Edit[] {
+  const edits: Edit[] = []
+  const instead = { ...block.instead }
+  for (const { at, value } of changes) {
+    const { scope } = cells[at]!
+    if (typeof scope !== 'object' || !('below' in scope))
+      edits.push({ kind: 'field', block: block.id, field: 'picture', value: (value as string | undefined) ?? null })
+    else if (value === undefined) delete instead[scope.below]
+    else instead[scope.below] = value as string
+  }
+  if (!isSame(instead, block.instead))
+    edits.push({ kind: 'field', block: block.id, field: 'instead', value: Object.keys(instead).length > 0 ? instead : null })
+  return edits
+}
 
 /** The edits that take exceptions away at a range of widths: what holds at the range before holds there. */
 export const clearEdits = (rows: readonly ExceptionRow[], at: number): Edit[] =>
-  rows.flatMap(({ block, property, cells }) =>
-    cells[at]!.own === undefined ? [] : [set(block.id, cells[at]!.scope, property, null)],
-  )
+  rows.flatMap((row) => (row.cells[at]!.own === undefined ? [] : editsOf(row, [{ at, value: undefined }])))
 
 /** The edits that give a range of widths what the base has, whatever holds at the ranges between. */
 export const sameAsBaseEdits = (rows: readonly ExceptionRow[], at: number): Edit[] =>
-  rows.flatMap(({ block, property, cells }) => {
+  rows.flatMap((row) => {
+    const { cells } = row
     const base = cells[0]!.own
     if (isSame(cells[at]!.holds, base)) return []
     // Without a value between, taking the exception away is enough, and leaves less behind.
-    if (isSame(cells[at - 1]?.holds, base)) return [set(block.id, cells[at]!.scope, property, null)]
-    return base === undefined ? [] : [set(block.id, cells[at]!.scope, property, base)]
+    if (isSame(cells[at - 1]?.holds, base)) return editsOf(row, [{ at, value: undefined }])
+    return base === undefined ? [] : editsOf(row, [{ at, value: base }])
   })
 
 /**
@@ -65,21 +102,23 @@ export const sameAsBaseEdits = (rows: readonly ExceptionRow[], at: number): Edit
  * then go.
  */
 export const makeBaseEdits = (rows: readonly ExceptionRow[], at: number): Edit[] =>
-  rows.flatMap(({ block, property, cells }) => {
+  rows.flatMap((row) => {
+    const { cells } = row
     const value = cells[at]!.holds
     if (isSame(value, cells[0]!.own)) return []
-    const edits = [set(block.id, 'base', property, value)]
+    const changes: Change[] = [{ at: 0, value }]
     let before = value
-    for (const { scope, own } of cells.slice(1)) {
-      if (own !== undefined && isSame(own, before)) edits.push(set(block.id, scope, property, null))
-      else if (own !== undefined) before = own
-    }
-    return edits
+    cells.forEach(({ own }, i) => {
+      if (i === 0 || own === undefined) return
+      if (isSame(own, before)) changes.push({ at: i, value: undefined })
+      else before = own
+    })
+    return editsOf(row, changes)
   })
 
 /** The edits that give one range of widths what holds at another. */
 export const copyEdits = (rows: readonly ExceptionRow[], from: number, to: number): Edit[] =>
-  rows.flatMap(({ block, property, cells }) => {
-    const value = cells[from]!.holds
-    return value === undefined || isSame(value, cells[to]!.holds) ? [] : [set(block.id, cells[to]!.scope, property, value)]
+  rows.flatMap((row) => {
+    const value = row.cells[from]!.holds
+    return value === undefined || isSame(value, row.cells[to]!.holds) ? [] : editsOf(row, [{ at: to, value }])
   })

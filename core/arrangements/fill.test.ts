@@ -96,6 +96,32 @@ describe('what is not words is carried over', () => {
     expect(shown(back)).toEqual(['a', 'b', 'c'])
   })
 
+  test('the picture chosen for the phone, its turn and its crop, there and back, in a frame or hidden', () => {
+    const from = pictured(laid('work-cards', 3), ['a', 'b', 'c'])
+    const frames = (section: Section) => [...walk(section)].filter((block) => block.kind === 'picture' && block.picture)
+    const set = {
+      instead: { narrow: 'tall' },
+      turn: 90,
+    }
+    for (const frame of frames(from)) {
+      Object.assign(frame, set)
+      frame.style = { base: { ...frame.style.base, focal: { x: 20, y: 80 } }, below: { narrow: { zoom: 2, span: 4 } } }
+    }
+    const narrow = laid('problem-list')
+    carryOver(from, narrow, makeId)
+    const back = laid('work-cards', 3)
+    carryOver(narrow, back, makeId)
+    for (const section of [narrow, back])
+      for (const frame of frames(section)) {
+        expect(frame).toMatchObject({
+          ...set,
+          style: { base: { focal: { x: 20, y: 80 } }, below: { narrow: { zoom: 2 } } },
+        })
+        // How wide the frame is, is the arrangement's to say.
+        expect(frame.style.below!.narrow).not.toHaveProperty('span', 4)
+      }
+  })
+
   test('a picture behind the words goes behind them again', () => {
     const from = pictured(laid('opening-over-picture'), ['ridge'])
     const to = laid('closing-picture')

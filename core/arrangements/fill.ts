@@ -5,6 +5,7 @@ import type { Role } from '#core/values/passage-role'
 import type { Block, BlockOf, Container, Section, WordBlock } from '#core/blocks/index'
 import { isContainer, walk } from '#core/blocks/tree'
 import { withNewIds } from '#core/site/tree'
+import type { Style, StyleValues } from '#core/style/registry'
 import { cellsOfWords } from '#core/values/table-words'
 import type { Words } from '#core/values/words'
 
@@ -94,9 +95,29 @@ export function fillSlots(section: Section, list: readonly Placeable[], makeId: 
 type Picture = BlockOf<'picture'>
 const picturesIn = (section: Section): Picture[] => [...walk(section)].filter((block): block is Picture => block.kind === 'picture')
 
+/** What is set for the picture that a frame shows, and not for the frame. */
+const CROP = ['focal', 'zoom', 'flip'] as const
+
+/** A frame's style with the crop that was set for its picture, in the base and in its exceptions. */
+function withCrop(style: Style, from: Style): Style {
+  const cropIn = (values: StyleValues | undefined) =>
+    Object.fromEntries(CROP.flatMap((name) => (values?.[name] === undefined ? [] : [[name, values[name]]]))) as StyleValues
+  const base = { ...style.base, ...cropIn(from.base) }
+  const below = { ...style.below }
+  for (const [id, values] of Object.entries(from.below ?? {})) {
+    const crop = cropIn(values)
+    if (Object.keys(crop).length > 0) below[id] = { ...below[id], ...crop }
+  }
+  return {
+    ...style,
+    ...(Object.keys(base).length > 0 ? { base } : {}),
+    ...(Object.keys(below).length > 0 ? { below } : {}),
+  }
+}
+
 /**
- * Carries over what is not words: pictures with their alternative texts and links, icons, where a form leads, whether
- * a nav follows the pages. A picture without a place is kept, hidden, at the section's end.
+ * Carries over what is not words: pictures with their alternative texts, links, crops and the pictures that stand for
+ * them at narrower widths, icons, where a form leads, whether a nav follows the pages. A picture without a place is kept, hidden, at the section's end.
  * @returns how many pictures found no place
  */
 export function carryOver(from: Section, to: Section, makeId: MakeId): number {
@@ -107,11 +128,25 @@ export function carryOver(from: Section, to: Section, makeId: MakeId): number {
   const order = [...chosen.filter(isBackdrop), ...chosen.filter((one) => !isBackdrop(one))]
   const places = [...frames.filter(isBackdrop), ...frames.filter((one) => !isBackdrop(one))]
   order.forEach((one, i) => {
-    const { picture, alt, link } = one
-    const held = { picture, ...(alt ? { alt } : {}), ...(link ? { link } : {}) }
-    if (places[i]) Object.assign(places[i], held)
-    else
-      to.children.push({ ...withNewIds(one, makeId), name: 'Picture without a place', hidden: true, style: {}, ...held } as Block)
+    const { picture, alt, link, instead, turn } = one
+    const held = {
+      picture,
+      ...(alt ? { alt } : {}),
+      ...(link ? { link } : {}),
+      ...(instead ? { instead } : {}),
+      ...(turn ? { turn } : {}),
+    }
+    if (places[i]) {
+      Object.assign(places[i], held)
+      places[i].style = withCrop(places[i].style, one.style)
+    } else
+      to.children.push({
+        ...withNewIds(one, makeId),
+        name: 'Picture without a place',
+        hidden: true,
+        style: withCrop({}, one.style),
+        ...held,
+      } as Block)
   })
   const all = (section: Section) => [...walk(section)]
   const icons = all(from).filter((block) => block.kind === 'icon')

@@ -12,6 +12,8 @@ const TEXT_PARTS = ['price', 'term', 'source'] as const
 const TIME =
   /^(\d{4}-(0[1-9]|1[0-2])(-(0[1-9]|[12]\d|3[01])([T ]([01]\d|2[0-3]):[0-5]\d(Z|[+-]\d{2}:\d{2})?)?)?|([01]\d|2[0-3]):[0-5]\d)$/
 
+export const timeSchema = z.string().regex(TIME, 'A time is written as 2026-10-02, 2026-10-02T20:00, 20:00 or 2026-10.')
+
 const fields = z.strictObject({
   ...words,
   ...typeRole,
@@ -20,7 +22,7 @@ const fields = z.strictObject({
   /** What a figure shows, below or above it. */
   caption: z.literal(true).optional(),
   /** The moment or day that the words name, as machines read it. */
-  time: z.string().regex(TIME, 'A time is written as 2026-10-02, 2026-10-02T20:00, 20:00 or 2026-10.').optional(),
+  time: timeSchema.optional(),
 })
 export type Text = BlockBase<'text', typeof fields>
 

@@ -10,6 +10,7 @@ import { LabelRow } from './meaning-columns'
 import { PanelRows } from './panel-rows'
 import { hrefSchema } from '#core/values/href'
 import { Choice } from '../../ui/choice'
+import { TakenField } from '../../ui/taken-field'
 import { useSessionStore, useSession } from '../../session/context'
 import { edit, pageOf } from '../../session/store'
 import { ColumnHead, Finding, Row } from '../../fields/row'
@@ -49,18 +50,16 @@ export function FormColumn({ block }: { block: BlockOf<'form'> }) {
         />
       </Row>
       <Row label="Send to">
-        <input
-          key={block.sendTo ?? ''}
-          aria-label="Address that takes the entries"
+        <TakenField
+          label="Address that takes the entries"
           placeholder="https://"
-          className="figure h-[26px] min-w-0 flex-1 rounded-2 border border-line-strong bg-field px-2"
-          defaultValue={block.sendTo ?? ''}
-          onBlur={(event) => {
-            const value = event.target.value.trim()
-            if (value === (block.sendTo ?? '')) return
-            if (value === '') edit(store, { kind: 'field', block: block.id, field: 'sendTo', value: null })
-            else if (hrefSchema.safeParse(value).success) edit(store, { kind: 'field', block: block.id, field: 'sendTo', value })
-            else event.target.value = block.sendTo ?? ''
+          className="figure flex-1"
+          value={block.sendTo ?? ''}
+          onTake={(typed) => {
+            const parsed = hrefSchema.safeParse(typed)
+            if (typed !== '' && !parsed.success) return parsed.error.issues[0]!.message
+            edit(store, { kind: 'field', block: block.id, field: 'sendTo', value: typed === '' ? null : typed })
+            return undefined
           }}
         />
       </Row>

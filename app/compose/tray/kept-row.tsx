@@ -4,6 +4,7 @@ import { walkPage } from '#core/site/tree'
 import { Finding, Row } from '../../fields/row'
 import { useSession, useSessionStore } from '../../session/context'
 import { edit, pageOf } from '../../session/store'
+import { TakenField } from '../../ui/taken-field'
 
 /** The name by which a block is the same thing on several pages, and stays in sight from one to the next. */
 export function KeptRow({ block }: { block: Block }) {
@@ -18,20 +19,16 @@ export function KeptRow({ block }: { block: Block }) {
   return (
     <>
       <Row label="Kept as">
-        <input
-          key={name ?? ''}
-          aria-label="Name by which it is kept from page to page"
+        <TakenField
+          label="Name by which it is kept from page to page"
           placeholder="Not kept from page to page"
-          className="h-[26px] min-w-0 flex-1 rounded-2 border border-line-strong bg-field px-2"
-          defaultValue={name ?? ''}
-          onBlur={(event) => {
-            const value = event.target.value.trim()
-            if (value === (name ?? '')) return
-            if (value === '') set(null)
-            else if (nameSchema.safeParse(value).success) set(value)
-            else event.target.value = name ?? ''
+          value={name ?? ''}
+          onTake={(typed) => {
+            const parsed = nameSchema.safeParse(typed)
+            if (typed !== '' && !parsed.success) return parsed.error.issues[0]!.message
+            set(typed === '' ? null : typed)
+            return undefined
           }}
-          onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
         />
       </Row>
       {twice && <Finding well={false}>Two blocks of this page are kept as “{name}”, so the pages change without it.</Finding>}

@@ -1,3 +1,4 @@
+import { timeSchema } from '#core/blocks/text'
 import { HEADS } from '#core/blocks/table'
 import type { BlockOf } from '#core/blocks/index'
 import { rowsOfWords } from '#core/values/table-words'
@@ -5,9 +6,9 @@ import { ColumnHead, Finding, Row } from '../../fields/row'
 import { useSession, useSessionStore } from '../../session/context'
 import { edit } from '../../session/store'
 import { Choice } from '../../ui/choice'
+import { TakenField } from '../../ui/taken-field'
+import { LineField } from '../../ui/line-field'
 import { LinesRows } from './lines-rows'
-
-const FIELD = 'h-[26px] min-w-0 flex-1 rounded-2 border border-line-strong bg-field px-2'
 
 /** What a block is called by those who hear the page. */
 export function LabelRow({
@@ -21,22 +22,22 @@ export function LabelRow({
 }) {
   const store = useSessionStore()
   const language = useSession((state) => state.session.site.language)
-  const set = (text: string) => {
+  const set = (text: string, gesture: string) => {
     const { [language]: _, ...others } = block.label ?? {}
     const label = text === '' ? others : { ...others, [language]: text }
     // A nav always has the field; it may hold no names.
     const value = Object.keys(label).length === 0 && block.kind !== 'nav' ? null : label
-    edit(store, { kind: 'field', block: block.id, field: 'label', value }, `label-${block.id}`)
+    edit(store, { kind: 'field', block: block.id, field: 'label', value }, gesture)
   }
   return (
     <Row label="Read as">
-      <input
-        aria-label={name}
+      <LineField
+        label={name}
+        of={`label-${block.id}`}
         placeholder={placeholder}
-        maxLength={120}
-        className={FIELD}
+        most={120}
         value={block.label?.[language] ?? ''}
-        onChange={(event) => set(event.target.value)}
+        onWrite={set}
       />
     </Row>
   )
@@ -77,19 +78,17 @@ export function TextColumn({ block }: { block: BlockOf<'text'> }) {
         </label>
       </Row>
       <Row label="Time">
-        <input
-          key={block.time ?? ''}
-          aria-label="Time that the words name"
+        <TakenField
+          label="Time that the words name"
           placeholder="2026-10-02T20:00"
-          className={`figure ${FIELD}`}
-          defaultValue={block.time ?? ''}
-          onBlur={(event) => {
-            const value = event.target.value.trim()
-            if (value === (block.time ?? '')) return
-            if (!edit(store, { kind: 'field', block: block.id, field: 'time', value: value === '' ? null : value }))
-              event.target.value = block.time ?? ''
+          className="figure flex-1"
+          value={block.time ?? ''}
+          onTake={(typed) => {
+            const parsed = timeSchema.safeParse(typed)
+            if (typed !== '' && !parsed.success) return parsed.error.issues[0]!.message
+            edit(store, { kind: 'field', block: block.id, field: 'time', value: typed === '' ? null : typed })
+            return undefined
           }}
-          onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
         />
       </Row>
       <Finding well>The words stay as they are; machines read the time.</Finding>
@@ -122,22 +121,17 @@ export function TableColumn({ block }: { block: BlockOf<'table'> }) {
         />
       </Row>
       <Row label="Caption">
-        <input
-          aria-label="Caption of the table"
+        <LineField
+          label="Caption of the table"
+          of={`caption-${block.id}`}
           placeholder="None"
-          maxLength={300}
-          className={FIELD}
+          most={300}
           value={block.caption?.[language] ?? ''}
-          onChange={(event) =>
+          onWrite={(text, gesture) =>
             edit(
               store,
-              {
-                kind: 'field',
-                block: block.id,
-                field: 'caption',
-                value: { ...block.caption, [language]: event.target.value } as never,
-              },
-              `caption-${block.id}`,
+              { kind: 'field', block: block.id, field: 'caption', value: { ...block.caption, [language]: text } as never },
+              gesture,
             )
           }
         />

@@ -3,6 +3,7 @@ import type { BlockOf } from '#core/blocks/index'
 import { cropPosition } from '#core/picture/crop-position'
 import type { Picture } from '#core/picture/picture'
 import { Choice } from '../../ui/choice'
+import { LineField } from '../../ui/line-field'
 import { NumberField } from '../../ui/number-field'
 import { useSessionStore, useSession } from '../../session/context'
 import { edit } from '../../session/store'
@@ -74,23 +75,15 @@ export function PictureColumn({ block, style }: { block: BlockOf<'picture'>; sty
       <Scrim style={style} />
       <PictureEffects style={style} />
       {one && (
-        <textarea
-          aria-label="Alternative text"
-          rows={2}
-          className="mt-1 w-full resize-none rounded-2 border border-line-strong bg-field px-2 py-1 text-label"
-          placeholder="Alternative text; leave empty for decoration"
+        <LineField
+          label="Alternative text"
+          of={`alt-${block.id}`}
           value={alt ?? ''}
-          onChange={(event) =>
-            edit(
-              store,
-              {
-                kind: 'field',
-                block: block.id,
-                field: 'alt',
-                value: { ...block.alt, [site.language]: event.target.value },
-              },
-              `alt-${block.id}`,
-            )
+          rows={2}
+          className="mt-1 text-label"
+          placeholder="Alternative text; leave empty for decoration"
+          onWrite={(text, gesture) =>
+            edit(store, { kind: 'field', block: block.id, field: 'alt', value: { ...block.alt, [site.language]: text } }, gesture)
           }
         />
       )}

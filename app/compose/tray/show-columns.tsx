@@ -10,6 +10,7 @@ import { useSession, useSessionStore } from '../../session/context'
 import { edit, editAll } from '../../session/store'
 import { uploadPicture } from '../../session/upload-picture'
 import { Button } from '../../ui/button'
+import { LineField } from '../../ui/line-field'
 import { Choice } from '../../ui/choice'
 import { NumberField } from '../../ui/number-field'
 import { LabelRow } from './meaning-columns'
@@ -198,18 +199,14 @@ export function DeviceColumn({ block }: { block: BlockOf<'device'> }) {
         />
       </Row>
       <Row label="Alt">
-        <input
-          aria-label="Alternative text of the device"
+        <LineField
+          label="Alternative text of the device"
+          of={`alt-${block.id}`}
           placeholder="Empty for decoration"
-          maxLength={1000}
-          className="h-[26px] min-w-0 flex-1 rounded-2 border border-line-strong bg-field px-2"
+          most={1000}
           value={block.alt?.[language] ?? ''}
-          onChange={(event) =>
-            edit(
-              store,
-              { kind: 'field', block: block.id, field: 'alt', value: { ...block.alt, [language]: event.target.value } },
-              `alt-${block.id}`,
-            )
+          onWrite={(text, gesture) =>
+            edit(store, { kind: 'field', block: block.id, field: 'alt', value: { ...block.alt, [language]: text } }, gesture)
           }
         />
       </Row>

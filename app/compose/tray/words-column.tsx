@@ -10,7 +10,7 @@ import { useSessionStore, useSession } from '../../session/context'
 import { edit } from '../../session/store'
 import { openEditor } from '../open-editor'
 import { ColumnHead, Finding, Row } from '../../fields/row'
-import { newGesture } from '../../fields/use-style'
+import { LineField } from '../../ui/line-field'
 
 const LEVELS = [1, 2, 3, 4, 5, 6].map((level) => ({ value: String(level), label: `Heading ${level}` }))
 
@@ -19,7 +19,6 @@ export function WordsColumn({ block }: { block: WordBlock }) {
   const store = useSessionStore()
   const language = useSession((state) => state.session.site.language)
   const editing = useSession((state) => state.words !== null)
-  const [gesture, setGesture] = useState(newGesture)
   const text = plainText(block.words[language] ?? [])
   const marked = (block.words[language] ?? []).some((span) => typeof span !== 'string')
   const words = text.trim() === '' ? 0 : text.trim().split(/\s+/).length
@@ -29,27 +28,17 @@ export function WordsColumn({ block }: { block: WordBlock }) {
       {marked ? (
         <p className="min-h-[52px] rounded-2 border border-line bg-ground px-2 py-1 text-ink-2">{text}</p>
       ) : (
-        <textarea
-          aria-label="Words"
-          rows={3}
-          className="w-full resize-none rounded-2 border border-line-strong bg-field px-2 py-1"
-          placeholder="Type here, or double-click the block on the page"
+        <LineField
+          label="Words"
+          of={`words-${block.id}`}
           value={text}
+          rows={3}
+          placeholder="Type here, or double-click the block on the page"
           disabled={editing}
-          onFocus={() => setGesture(newGesture())}
-          onChange={(event) =>
-            edit(
-              store,
-              {
-                kind: 'words',
-                block: block.id,
-                words: {
-                  [language]: event.target.value === '' ? [] : [event.target.value.replace(/\n/g, ' ')],
-                },
-              },
-              gesture,
-            )
-          }
+          onWrite={(typed, gesture) => {
+            const line = typed.replace(/\n/g, ' ')
+            edit(store, { kind: 'words', block: block.id, words: { [language]: line === '' ? [] : [line] } }, gesture)
+          }}
         />
       )}
       <Marks editing={editing} />

@@ -1,7 +1,7 @@
-import type { Block } from '#core/blocks/index'
-import { hasWords, isContainer, walk } from '#core/blocks/tree'
+import type { Block } from './index'
+import { hasWords, isContainer, walk } from './tree'
 import { plainText } from '#core/values/words'
-import { blockName } from '#core/blocks/block-name'
+import { blockName } from './block-name'
 
 const MOST = 28
 

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest'
 import { newBlock, newSection } from '#core/blocks/defaults'
-import type { Block } from '#core/blocks/index'
+import type { Block } from './index'
 import { testIds } from '#core/values/ids.fixture'
 import { nameWithWords, shortName } from './name-with-words'
 
