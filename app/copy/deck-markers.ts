@@ -42,16 +42,16 @@ const leaveEmpty: Command = (view) => {
 
 /** Says at the end of a line why its heading begins nothing. */
 class Said extends WidgetType {
-  constructor(readonly what: 'quote' | 'list') {
+  constructor(readonly sentence: string) {
     super()
   }
   override eq(other: Said): boolean {
-    return other.what === this.what
+    return other.sentence === this.sentence
   }
   toDOM(): HTMLElement {
     const element = document.createElement('span')
     element.className = 'cm-trapped-said'
-    element.textContent = `part of the ${this.what} above: it begins no section`
+    element.textContent = this.sentence
     return element
   }
 }
@@ -71,8 +71,10 @@ function trappedIn(view: EditorView): DecorationSet {
           if (around.name !== 'Blockquote' && around.name !== 'ListItem') continue
           const at = view.state.doc.lineAt(node.from)
           builder.add(at.from, at.from, line)
-          const what = around.name === 'Blockquote' ? 'quote' : 'list'
-          builder.add(at.to, at.to, Decoration.widget({ widget: new Said(what), side: 1 }))
+          const part = `part of the ${around.name === 'Blockquote' ? 'quote' : 'list'} above`
+          const begins = { ATXHeading1: 'page', ATXHeading2: 'section' }[node.name]
+          const widget = new Said(begins === undefined ? part : `${part}: it begins no ${begins}`)
+          builder.add(at.to, at.to, Decoration.widget({ widget, side: 1 }))
           return
         }
       },
