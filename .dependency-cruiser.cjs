@@ -23,6 +23,7 @@ const CORE = [
   'arrangements',
   'edits',
   'many',
+  'bring',
   'reconcile',
   'outlines',
   'analysis',

@@ -1,6 +1,8 @@
 import { useEffect } from 'react'
 import { inText } from '../ui/in-text'
+import { toast } from 'sonner'
 import { z } from 'zod'
+import { luggageOf, luggageSchema } from '#core/bring/luggage'
 import { newBlock } from '#core/blocks/defaults'
 import { type Block, blockSchema } from '#core/blocks/index'
 import { hasWords, walk } from '#core/blocks/tree'
@@ -13,6 +15,7 @@ import { topmost } from '#core/many/chosen'
 import { allSelected, type SessionStore, makeId } from '../session/store'
 
 const BLOCKS = 'application/x-yarrowfinch-blocks+json'
+const copiedSchema = z.object({ blocks: z.array(blockSchema), luggage: luggageSchema })
 
 function textOf(block: Block, language: string): string {
   const lines = [...walk(block)].filter(hasWords).map((one) => plainText(one.words[language] ?? []))
@@ -27,7 +30,8 @@ function copy(store: SessionStore, data: DataTransfer): boolean {
   const blocks = places.map((one) => one.block)
   const { parent, index } = positionOf(state.session.site, last)
   store.setState({ copied: { blocks, from: { parent, index: index + 1 } } })
-  data.setData(BLOCKS, JSON.stringify(blocks))
+  const luggage = luggageOf(state.session.site, state.siteId, blocks)
+  data.setData(BLOCKS, JSON.stringify({ blocks, luggage }))
   data.setData('text/plain', blocks.map((block) => textOf(block, state.session.site.language)).join('\n'))
   return true
 }
@@ -37,8 +41,11 @@ async function takePaste(store: SessionStore, data: DataTransfer): Promise<void>
   const json = data.getData(BLOCKS)
   const files = [...data.files]
   if (json !== '') {
-    const blocks = z.array(blockSchema).safeParse(JSON.parse(json))
-    if (blocks.success) paste(store, blocks.data)
+    const copied = copiedSchema.safeParse(JSON.parse(json))
+    if (!copied.success) return void toast.error('What was copied cannot be read. Copy it once more.')
+    const { blocks, luggage } = copied.data
+    if (luggage.site === store.getState().siteId) paste(store, blocks)
+    else await (await import('./paste-brought')).pasteBrought(store, blocks, luggage)
     return
   }
   if (files.length > 0) return (await import('./put-pictures')).pastePictures(store, files)

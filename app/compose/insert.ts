@@ -54,12 +54,19 @@ export const addSection = (store: SessionStore, job: Job): void => insert(store,
 /**
  * Puts blocks from the clipboard in, with new ids and in their order, after the selection.
  * @param into where they go; where the selection says, if it is not given or gone
+ * @param before what the site gets first, in the same step
+ * @returns true if something was put in
  */
-export function paste(store: SessionStore, blocks: readonly Block[], into?: { parent: string; index: number }): void {
+export function paste(
+  store: SessionStore,
+  blocks: readonly Block[],
+  into?: { parent: string; index: number },
+  before: readonly Edit[] = [],
+): boolean {
   const state = store.getState()
   const { site } = state.session
   const pasted: string[] = []
-  const edits: Edit[] = []
+  const edits: Edit[] = [...before]
   let place = into && (findBlock(site, into.parent) || site.pages.some((one) => one.id === into.parent)) ? into : undefined
   for (const block of blocks) {
     const copy = withNewIds(block, makeId)
@@ -74,10 +81,11 @@ export function paste(store: SessionStore, blocks: readonly Block[], into?: { pa
   // What was cut left its words unplaced; now they stand somewhere again.
   const ids = new Set(blocks.flatMap((block) => [...walk(block)].map((one) => one.id)))
   const cut = site.unplaced.filter((one) => one.from !== undefined && ids.has(one.from)).map((one) => one.id)
-  if (pasted.length === 0) return
+  if (pasted.length === 0) return false
   if (cut.length > 0) edits.push({ kind: 'list', list: 'unplaced', drop: cut, put: [] })
-  if (editAll(store, `paste ${pasted.length === 1 ? blockName(blocks[0]!) : `${pasted.length} blocks`}`, edits))
-    selectMany(store, pasted)
+  if (!editAll(store, `paste ${pasted.length === 1 ? blockName(blocks[0]!) : `${pasted.length} blocks`}`, edits)) return false
+  selectMany(store, pasted)
+  return true
 }
 
 /** Pastes what was copied last beside where it stood. */
