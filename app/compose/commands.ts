@@ -25,6 +25,7 @@ import {
 } from './on-selection'
 import { openViews, toggleMainAndNarrow } from '../session/desk'
 import { blockName } from '#core/blocks/block-name'
+import { BLOCK_TERMS, JOB_TERMS } from './by-name/terms'
 import { allSelected, type SessionStore, pageOf, select, selected, selectMany } from '../session/store'
 
 const hasGroup = (store: SessionStore) => allSelected(store.getState()).some((one) => one.block.kind === 'group')
@@ -273,11 +274,13 @@ export const ADDABLE: readonly BlockKind[] = BLOCK_KINDS.filter((kind) => kind !
 export const ADD_COMMANDS: Command[] = [
   ...ADDABLE.map((kind) => ({
     name: `Add ${kind}`,
+    also: `${kind}, ${BLOCK_TERMS[kind] ?? ''}`,
     run: (store: SessionStore) => addBlock(store, kind),
     possible: (store: SessionStore) => insertPlace(store.getState(), kind) !== undefined,
   })),
   ...JOBS.map((job) => ({
     name: `Add section: ${job.replace('-', ' ')}`,
+    also: `${job}, ${JOB_TERMS[job] ?? ''}`,
     run: (store: SessionStore) => addSection(store, job),
   })),
 ]
@@ -301,12 +304,13 @@ export function blockCommands(store: SessionStore): Command[] {
   const state = store.getState()
   const { language } = state.session.site
   return pageOf(state).sections.flatMap((section, i) => [
-    { name: `Go to section ${i + 1}: ${blockName(section)}`, run: () => select(store, section.id) },
+    { name: `Go to section ${i + 1}: ${blockName(section)}`, ofPage: true, run: () => select(store, section.id) },
     ...[...walk(section)].slice(1).map((block, n) => {
       const lead = leadOf(block, language)
       // Two blocks of one name are told apart by where they stand.
       return {
         name: `Go to ${blockName(block)}${lead === '' ? '' : ` “${lead}”`}, ${i + 1}.${n + 1} in ${blockName(section)}`,
+        ofPage: true as const,
         run: () => select(store, block.id),
       }
     }),

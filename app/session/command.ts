@@ -3,6 +3,10 @@ import { redo, type SessionStore, undo } from './store'
 /** Something to do, by name, and by its key if it has one. */
 export type Command = {
   name: string
+  /** Other names that it is found by, with commas between them. */
+  also?: string
+  /** True for what is named by words of the page: those come after everything else. */
+  ofPage?: true
   /** As shown: `G`, `Ctrl Z`. Read by `matches`. */
   key?: string
   run: (store: SessionStore) => void

@@ -1,9 +1,9 @@
 import { Dialog } from 'radix-ui'
 import { useEffect, useState } from 'react'
 import { useNavigate } from 'react-router'
-import { inText } from '../ui/in-text'
-import { later } from '../ui/later'
-import { useSessionStore, useSession } from '../session/context'
+import { inText } from '../../ui/in-text'
+import { later } from '../../ui/later'
+import { useSessionStore, useSession } from '../../session/context'
 
 /** The lists, loaded when the first is opened. */
 export const ByNameList = later(async () => (await import('./by-name-list')).ByNameList, { takesKeys: true })
@@ -40,7 +40,13 @@ export function ByName() {
           aria-describedby={undefined}
           className={`fixed left-1/2 top-[12vh] z-50 max-h-[76vh] -translate-x-1/2 overflow-auto rounded-2 bg-panel shadow-float ${open === 'keys' ? 'w-[920px]' : 'w-[520px]'}`}
         >
-          {open && <ByNameList list={open} onDone={() => setOpen(null)} onPlay={() => void navigate(playTo)} />}
+          {open && (
+            <ByNameList
+              list={open}
+              onDone={() => setOpen(null)}
+              onGo={(screen) => void navigate(`/sites/${siteId}/pages/${pageId}/${screen}`)}
+            />
+          )}
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>

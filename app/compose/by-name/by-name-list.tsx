@@ -1,39 +1,45 @@
 import { Command as Menu } from 'cmdk'
 import { Dialog } from 'radix-ui'
-import { useMemo } from 'react'
-import type { Command } from '../session/command'
-import { useSessionStore } from '../session/context'
-import { ADD_COMMANDS, blockCommands, COMMANDS, copyCommands } from './commands'
-import { Keys } from './keys-shown'
-import { propertyCommands } from './property-commands'
+import { useMemo, useRef, useState } from 'react'
+import { useSessionStore } from '../../session/context'
+import { COMMANDS } from '../commands'
+import { Keys } from '../keys-shown'
+import { allCommands } from './all-commands'
+import { findCommands } from './find'
 
-type ListProps = { onDone: () => void; onPlay: () => void }
+type ListProps = { onDone: () => void; onGo: (screen: string) => void }
 
 /** Everything by name, or all keys. */
 export function ByNameList({ list, ...rest }: ListProps & { list: 'commands' | 'keys' }) {
   return list === 'commands' ? <CommandList {...rest} /> : <KeyList />
 }
 
-function CommandList({ onDone, onPlay }: ListProps) {
+function CommandList({ onDone, onGo }: ListProps) {
   const store = useSessionStore()
-  const commands = useMemo((): Command[] => {
-    const named = COMMANDS.filter((one, i) => COMMANDS.findIndex((other) => other.name === one.name) === i)
-    const play: Command = { name: 'Play page', key: 'P', run: onPlay }
-    return [play, ...ADD_COMMANDS, ...copyCommands(store), ...propertyCommands(store), ...blockCommands(store), ...named].filter(
-      (one) => one.possible?.(store) ?? true,
-    )
-  }, [store, onPlay])
+  const [query, setQuery] = useState('')
+  const [chosen, setChosen] = useState('')
+  const list = useRef<HTMLDivElement>(null)
+  const commands = useMemo(() => allCommands(store, onGo), [store, onGo])
+  const found = useMemo(() => findCommands(commands, query), [commands, query])
+  const type = (text: string) => {
+    setQuery(text)
+    // The best is chosen, and in sight.
+    setChosen(findCommands(commands, text)[0]?.name ?? '')
+    list.current?.scrollTo({ top: 0 })
+  }
   return (
-    <Menu label="Everything by name">
+    <Menu label="Everything by name" shouldFilter={false} value={chosen} onValueChange={setChosen}>
       <Dialog.Title className="sr-only">Everything by name</Dialog.Title>
       <Menu.Input
         autoFocus
+        value={query}
+        onValueChange={type}
         placeholder="Add, set, go to, show …"
         className="w-full border-b border-line bg-field px-4 py-3 text-[15px] outline-none"
       />
-      <Menu.List className="relative max-h-[56vh] overflow-auto p-2">
-        <Menu.Empty className="p-3 text-muted">Nothing has that name.</Menu.Empty>
-        {commands.map((command) => (
+      <Menu.List ref={list} className="relative max-h-[56vh] overflow-auto p-2">
+        {found.length === 0 && <p className="p-3 text-muted">Nothing has that name.</p>}
+        {found.map((command) => (
           <Menu.Item
             key={command.name}
             value={command.name}
