@@ -1,3 +1,4 @@
+import { counted } from '#core/values/counted'
 import { calledFirst } from '#core/blocks/called'
 import type { AccessRead } from '#core/render/access-script'
 import type { Page } from '#core/site/schema'
@@ -20,7 +21,7 @@ export function FocusOrder({ reads, page, onShow }: { reads: readonly AccessRead
             className="min-h-6 rounded-2 border border-line-strong bg-field px-2 text-label hover:border-ink"
             onClick={() => onShow({ block: null, width, order })}
           >
-            {order.length} stops at {width} px
+            {counted(order.length, 'stop')} at {width} px
           </button>
         ))}
       </p>

@@ -65,16 +65,19 @@ export function loading<T>(work: () => T): T {
   }
 }
 
-/** What a screen that edits a site begins with. */
-export function openedSite(siteId: string) {
+/**
+ * What a screen that edits a site begins with. An address of a page that the site has not got becomes the error page; going
+ * there inside the application does not, since a page that was just added may be on its way still.
+ */
+export function openedSite(request: Request, { siteId, pageId }: { siteId: string; pageId: string }) {
   const { id, site, revision, exportedRevision } = loading(() => getSite(store(), siteId))
+  if (request.headers.get('sec-fetch-dest') === 'document') pageOfSite(site, pageId)
   return { siteId: id, site, revision, exportedRevision }
 }
 
 /** A page of a site by its id; a missing one becomes the error page. */
 export function pageOfSite(site: Site, id: string): Page {
   const page = site.pages.find((one) => one.id === id)
-
   if (!page) throw data('This page does not exist, or it was deleted.', { status: 404 })
   return page
 }

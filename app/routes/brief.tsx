@@ -2,7 +2,7 @@ import { Brief } from '../brief/brief'
 import { openedSite } from './answers'
 import type { Route } from './+types/brief'
 
-export const loader = ({ params }: Route.LoaderArgs) => openedSite(params.siteId)
+export const loader = ({ request, params }: Route.LoaderArgs) => openedSite(request, params)
 
 export { onlyForAnotherSite as shouldRevalidate } from './only-for-another-site'
 

@@ -2,7 +2,7 @@ import { Compose } from '../compose/compose'
 import { openedSite } from './answers'
 import type { Route } from './+types/compose'
 
-export const loader = ({ params }: Route.LoaderArgs) => openedSite(params.siteId)
+export const loader = ({ request, params }: Route.LoaderArgs) => openedSite(request, params)
 
 export { onlyForAnotherSite as shouldRevalidate } from './only-for-another-site'
 

@@ -2,7 +2,7 @@ import { Copy } from '../copy/copy'
 import { openedSite } from './answers'
 import type { Route } from './+types/copy'
 
-export const loader = ({ params }: Route.LoaderArgs) => openedSite(params.siteId)
+export const loader = ({ request, params }: Route.LoaderArgs) => openedSite(request, params)
 
 export { onlyForAnotherSite as shouldRevalidate } from './only-for-another-site'
 

@@ -8,7 +8,7 @@ import type { Route } from './+types/inbox'
 import { openedSite, pageOfSite, sentenceOf } from './answers'
 
 export function loader({ request, params }: Route.LoaderArgs) {
-  const opened = openedSite(params.siteId)
+  const opened = openedSite(request, params)
   const page = pageOfSite(opened.site, params.pageId)
   const { searchParams } = new URL(request.url)
   const asked = Number(searchParams.get('part') ?? 1)

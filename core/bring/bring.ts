@@ -5,6 +5,7 @@ import type { Edit } from '#core/edits/index'
 import type { SharedBlock } from '#core/site/shared'
 import type { Site } from '#core/site/schema'
 import { walkPage } from '#core/site/tree'
+import { counted } from '#core/values/counted'
 import { isObject } from '#core/values/object'
 import type { MakeId } from '#core/values/ids'
 import { isSame } from '#core/values/equal'
@@ -45,8 +46,7 @@ function inLanguage<T>(value: T, ours: string, theirs: string): T {
   return next as T
 }
 
-const counted = (count: number, one: string): string[] =>
-  count === 0 ? [] : [`${count} ${count === 1 ? one : one.endsWith('y') ? `${one.slice(0, -1)}ies` : `${one}s`}`]
+const some = (count: number, one: string): string[] => (count === 0 ? [] : [counted(count, one)])
 
 /** `a`, `a and b`, `a, b and c`. */
 const listed = (parts: readonly string[]): string =>
@@ -125,17 +125,17 @@ export function bring(site: Site, luggage: Luggage, given: readonly Block[], mak
   const blocks = given.map(adapted)
 
   const along = [
-    ...counted(addedPictures, 'picture'),
-    ...counted(newFiles.length, 'file'),
-    ...counted(newShared.length, 'shared block'),
-    ...counted(fitted.fonts.length, 'font'),
+    ...some(addedPictures, 'picture'),
+    ...some(newFiles.length, 'file'),
+    ...some(newShared.length, 'shared block'),
+    ...some(fitted.fonts.length, 'font'),
   ]
   const said = [
     ...(along.length > 0 ? [`${listed(along)} came along`] : []),
     ...fitted.said,
-    ...(lost.pictures > 0 ? [`${listed(counted(lost.pictures, 'picture'))} could not be found on this server`] : []),
+    ...(lost.pictures > 0 ? [`${counted(lost.pictures, 'picture')} could not be found on this server`] : []),
     ...(lost.links > 0
-      ? [`${listed(counted(lost.links, 'link'))} led to the other site and ${lost.links === 1 ? 'leads' : 'lead'} nowhere now`]
+      ? [`${counted(lost.links, 'link')} led to the other site and ${lost.links === 1 ? 'leads' : 'lead'} nowhere now`]
       : []),
   ]
   return { blocks, edits, said }

@@ -49,6 +49,9 @@ const SHORTHANDS: { short: string; parts: readonly [string, string]; same?: true
   { short: 'padding', parts: ['padding-block', 'padding-inline'], same: true },
 ]
 
+/** What any property may be set to, and no part of a shorthand alone (CSS Cascading 5, 7.3). */
+const WIDE = /^(initial|inherit|unset|revert|revert-layer)$/
+
 /** Joins pairs of longhands into their shorthand. */
 function shorten(declarations: readonly Declaration[]): readonly Declaration[] {
   let list = declarations
@@ -56,7 +59,9 @@ function shorten(declarations: readonly Declaration[]): readonly Declaration[] {
     const first = list.find(([name]) => name === parts[0])
     const second = list.find(([name]) => name === parts[1])
     if (!first || !second || (same && (first[1] !== second[1] || /\s/.test(first[1])))) continue
-    const value = first[1] === second[1] ? first[1] : `${first[1]} ${second[1]}`
+    const isOne = first[1] === second[1]
+    if (!isOne && (WIDE.test(first[1]) || WIDE.test(second[1]))) continue
+    const value = isOne ? first[1] : `${first[1]} ${second[1]}`
     list = list.filter((one) => one !== second).map((one) => (one === first ? ([short, value] as const) : one))
   }
   return list

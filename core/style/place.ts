@@ -123,7 +123,8 @@ export const place = {
     schema: z.enum(['start', 'center', 'end', 'stretch', 'baseline', 'space-between']),
     applies: ['layout'],
     css: (value, at) => {
-      if (at.layout === 'column') return [['justify-content', flexEdge(value)]]
+      // Nothing stands on one line with another below it.
+      if (at.layout === 'column') return [['justify-content', flexEdge(value === 'baseline' ? 'start' : value)]]
       if (at.layout === 'row') return [['align-items', value === 'space-between' ? 'stretch' : flexEdge(value)]]
       if (value === 'space-between') return [['align-content', value]]
       // In a grid that is taller than its rows, the rows themselves are meant as well.

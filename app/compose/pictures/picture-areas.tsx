@@ -1,3 +1,4 @@
+import { short } from '#core/values/short'
 import { type PointerEvent, useRef, useState } from 'react'
 import type { Part, Picture, Point } from '#core/picture/picture'
 import { followPointer } from '../follow-pointer'
@@ -86,7 +87,7 @@ export function PictureAreas({ picture, onChange }: { picture: Picture; onChange
       </div>
       <p className="mt-1 flex flex-wrap gap-x-3 text-label text-ink-2">
         <span>
-          Focal point {focal ? <span className="figure">{`${focal.x}, ${focal.y} %`}</span> : 'not set'}; safe area{' '}
+          Focal point {focal ? <span className="figure">{`${short(focal.x)}, ${short(focal.y)} %`}</span> : 'not set'}; safe area{' '}
           {picture.safe ? (
             <span className="figure">{`${Math.round(picture.safe.width)} × ${Math.round(picture.safe.height)} %`}</span>
           ) : (

@@ -1,3 +1,4 @@
+import { counted } from '#core/values/counted'
 import type { ComponentType } from 'react'
 import type { Block, BlockKind, BlockOf } from '#core/blocks/index'
 import { useSessionStore, useSession } from '../../session/context'
@@ -43,7 +44,7 @@ function ListColumn({ block }: { block: BlockOf<'list'> }) {
   const store = useSessionStore()
   return (
     <div>
-      <ColumnHead title="List" note={`${block.children.length} items`} />
+      <ColumnHead title="List" note={counted(block.children.length, 'item')} />
       <Row label="Kind">
         <Segments
           label="Kind of list"
@@ -67,7 +68,7 @@ function NavColumn({ block }: { block: BlockOf<'nav'> }) {
   const listed = useSession((state) => listedPages(state.session.site).length)
   return (
     <div>
-      <ColumnHead title="Navigation" note={block.follows ? `${listed} pages` : `${block.children.length} links`} />
+      <ColumnHead title="Navigation" note={block.follows ? counted(listed, 'page') : counted(block.children.length, 'link')} />
       <Row label="Links">
         <Segments
           label="Links of the navigation"

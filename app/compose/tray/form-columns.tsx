@@ -1,3 +1,4 @@
+import { counted } from '#core/values/counted'
 import { Link } from 'react-router'
 import { CHOICES, INPUTS, offered } from '#core/blocks/field'
 import { walk } from '#core/blocks/tree'
@@ -38,7 +39,7 @@ export function FormColumn({ block }: { block: BlockOf<'form'> }) {
   const next = block.link && 'page' in block.link ? block.link.page : null
   return (
     <div>
-      <ColumnHead title="Form" note={`${[...walk(block)].filter((one) => one.kind === 'field').length} fields`} />
+      <ColumnHead title="Form" note={counted([...walk(block)].filter((one) => one.kind === 'field').length, 'field')} />
       <Row label="Then">
         <Choice
           className="flex-1"

@@ -1,3 +1,4 @@
+import { short } from '#core/values/short'
 import { Fragment } from 'react'
 import type { Block } from '#core/blocks/index'
 import { MOST_STATES } from '#core/motion/motion'
@@ -104,7 +105,7 @@ export function MotionPoses({ block }: { block: Block }) {
   const states: Shown[] =
     motion.kind === 'scrub'
       ? motion.states.map((state, index) => ({
-          title: `${state.at} %`,
+          title: `${short(state.at)} %`,
           pose: state.pose,
           set: (pose, gesture) =>
             motions.change({ ...motion, states: motion.states.map((one, i) => (i === index ? { ...one, pose } : one)) }, gesture),

@@ -1,3 +1,4 @@
+import { counted } from '#core/values/counted'
 import { useRef } from 'react'
 import { toast } from 'sonner'
 import { DEVICE_NAMES } from '#core/blocks/devices'
@@ -32,7 +33,7 @@ export function SlideshowColumn({ block }: { block: BlockOf<'slideshow'> }) {
   const set = useSet(block.id)
   return (
     <div>
-      <ColumnHead title="Slideshow" note={`${block.children.length} slides`} />
+      <ColumnHead title="Slideshow" note={counted(block.children.length, 'slide')} />
       <Row label="Goes on">
         <NumberField
           className="flex-1"
