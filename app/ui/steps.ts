@@ -6,6 +6,8 @@ import { notExcused } from '#core/site/excuse'
 import { visibleBlocks } from '#core/site/visible'
 import type { Page, Site } from '#core/site/schema'
 import { hasWords } from '#core/blocks/tree'
+import { DEFAULT_GUIDE } from '#core/site/defaults'
+import { isSame } from '#core/values/equal'
 import { plainText } from '#core/values/words'
 
 /** One of the things that a step of the path asks for, in words, and whether it is there. */
@@ -77,6 +79,7 @@ const styled: Rule = (site, page) => {
   const short = pairs.filter((one) => one.ratio < one.needed).length
   const broken = brokenRules(site, page).length
   return [
+    { what: 'A guide was chosen: it is no longer the one that sites begin with', met: !isSame(site.guide, DEFAULT_GUIDE) },
     { what: 'The page has words to be read', met: pairs.length > 0 },
     { what: `Every pair of colours has enough contrast${not(short, 'pair')}`, met: short === 0 },
     { what: `Every role keeps to what it is meant for${not(broken, 'role')}`, met: broken === 0 },

@@ -133,7 +133,9 @@ function reasonsFor(mood: Mood, given: Given, faces: ReturnType<typeof facesFor>
       : given.board.length > 0
         ? 'Its colours are those of the references board.'
         : 'Its colours are of the mood itself; neither brief nor board names any.',
-    `${faces.heading.name}${faces.wanted ? ', which the client wants,' : faces.sampled ? ', from the references board,' : ''} with ${faces.text.name}. ${faces.reasons.join(' ')}`,
+    `${faces.heading.name}${faces.wanted ? ', which the client wants,' : faces.sampled ? ', from the references board,' : ''} ${
+      faces.text.id === faces.heading.id ? 'for headings and text' : `with ${faces.text.name}`
+    }. ${faces.reasons.join(' ')}`,
     `Steps of ${mood.ratio.narrow} on a phone and ${mood.ratio.wide} on a wide screen.`,
   ]
 }

@@ -131,7 +131,17 @@ const TYPES: Record<Picture['type'], string> = {
 }
 
 /** Colour spaces as they are written. */
+/** A drawing has no pixels: it is sharp at any size. */
+const sizeInWords = ({ type, width, height }: Picture): string =>
+  type === 'image/svg+xml'
+    ? `${width} × ${height}, drawn at any size`
+    : `${width} × ${height} px, ${((width * height) / 1e6).toFixed(1)} MP`
+
 const SPACES: Record<string, string> = { srgb: 'sRGB', 'b-w': 'Greys', rgb16: 'RGB', grey16: 'Greys' }
+
+/** Its profile says which colours are meant: pixels of three channels are those of sRGB only where none says otherwise. */
+const spaceInWords = ({ space, profile }: PictureFacts): string =>
+  space === 'srgb' && profile && !/srgb/i.test(profile) ? 'RGB' : (SPACES[space] ?? space.toUpperCase())
 
 /** From what standard deviation of its Laplacian a picture counts as sharp, and below what as soft. */
 const SHARPNESS = { sharp: 4, soft: 1.2 }
@@ -164,14 +174,11 @@ function Facts({ picture }: { picture: Picture }) {
     // oxlint-disable-next-line react/exhaustive-deps -- another name or tag changes no colour
   }, [hash])
   const lines: [string, string][] = [
-    ['Size', `${picture.width} × ${picture.height} px, ${((picture.width * picture.height) / 1e6).toFixed(1)} MP`],
+    ['Size', sizeInWords(picture)],
     ['File', `${TYPES[picture.type]}${facts ? `, ${weightInWords(facts.bytes)}` : ''}`],
     ...(facts
       ? ([
-          [
-            'Colours',
-            `${SPACES[facts.space] ?? facts.space.toUpperCase()}, ${facts.depth} bits, ${facts.profile ? `profile ${facts.profile}` : 'no profile'}`,
-          ],
+          ['Colours', `${spaceInWords(facts)}, ${facts.depth} bits, ${facts.profile ? `profile ${facts.profile}` : 'no profile'}`],
           ['Sharpness', `${facts.sharpness}, ${sharpnessInWords(facts.sharpness)}`],
           ['Lets through', facts.transparent === 0 ? 'nothing' : `on ${Math.max(1, Math.round(facts.transparent * 100))} % of it`],
         ] as [string, string][])
