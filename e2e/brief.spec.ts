@@ -38,7 +38,10 @@ test('constraints are put down, changed and taken away, each with its verdict on
   await expect(constraint(page, 'colour-unwanted').last()).toContainText('#FFD36B is on the page, as accent.')
   await hex.fill('no colour')
   await hex.press('Tab')
-  await expect(constraint(page, 'colour-unwanted').last().getByRole('textbox')).toHaveValue('#FFD36B')
+  // What is none is refused with the reason, and stays to be corrected; Escape gives back what was there.
+  await expect(page.getByRole('alert').filter({ hasText: '“no colour” is no colour' })).toBeVisible()
+  await hex.press('Escape')
+  await expect(hex).toHaveValue('#FFD36B')
 
   await page.getByRole('button', { name: /^Sections that must be there:/ }).click()
   await page.getByRole('menuitemcheckbox', { name: 'people' }).click()
