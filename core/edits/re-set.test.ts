@@ -43,6 +43,13 @@ describe('re-set', () => {
     expect([...walk(sectionOf(next, 'reasons'))].filter((block) => block.kind === 'group' && block.entry)).toHaveLength(6)
   })
 
+  test('leaves a section that is hidden hidden, and one that is shown shown', () => {
+    const { id } = sectionOf(site, 'reasons')
+    const hidden = applyEdit(site, { kind: 'field', block: id, field: 'hidden', value: true } as Edit).site
+    expect(sectionOf(reSet(hidden, id, 'reasons-three').site, 'reasons').hidden).toBe(true)
+    expect(sectionOf(reSet(site, id, 'reasons-three').site, 'reasons').hidden).toBeUndefined()
+  })
+
   test('keeps pictures with their alternative texts, hidden where they have no place', () => {
     const { id } = sectionOf(site, 'work')
     const pictures = (one: Site) =>

@@ -151,6 +151,12 @@ describe('what is laid out on columns', () => {
     const two = { cards: [0, 0, 600, 100], a: [0, 0, 190, 100], b: [205, 0, 190, 100] } as const
     expect(foundBy('emptyColumn', grid, { boxes: two })).toEqual([['cards', 205]])
     expect(foundBy('emptyColumn', grid, { boxes: three })).toEqual([])
+    // A row of two above a row of one leaves a column empty as well.
+    const over = { cards: [0, 0, 600, 220], a: [0, 0, 190, 100], b: [205, 0, 190, 100], c: [0, 120, 190, 100] } as const
+    expect(foundBy('emptyColumn', grid, { boxes: over })).toEqual([['cards', 205]])
+    // One below the other is a column, and leaves nothing.
+    const down = { cards: [0, 0, 600, 220], a: [0, 0, 190, 100], b: [0, 120, 190, 100] } as const
+    expect(foundBy('emptyColumn', grid, { boxes: down })).toEqual([])
   })
 
   test('is read in the order in which it is seen', () => {
@@ -192,6 +198,12 @@ describe('pictures', () => {
     const boxes = { one: [0, 0, 100, 200] } as const
     expect(foundBy('focusCropped', placed({ focal: { x: 90, y: 50 } }), { boxes, pictures: [photo] })).toEqual([['one', 75]])
     expect(foundBy('focusCropped', placed(), { boxes, pictures: [photo] })).toEqual([])
+    // Where nothing is set, what the picture asks to be kept is kept; shown whole, nothing is cropped.
+    const { focal: _, ...plain } = photo
+    expect(foundBy('focusCropped', placed({ focal: { x: 90, y: 50 } }), { boxes, pictures: [plain] })).toEqual([])
+    expect(foundBy('focusCropped', placed({ fit: 'contain', focal: { x: 90, y: 50 } }), { boxes, pictures: [photo] })).toEqual([])
+    const kept = { ...photo, safe: { left: 70, top: 0, width: 30, height: 100 } }
+    expect(foundBy('focusCropped', placed(), { boxes, pictures: [kept] })).toEqual([['one', 75]])
   })
 })
 
