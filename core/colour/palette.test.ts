@@ -32,6 +32,18 @@ describe('the palette of a picture', () => {
     expect(paletteOf(fields(...dark, ['#FFB400', 120]), 5).some((one) => one.hex === '#FFB400')).toBe(true)
   })
 
+  test('a colour that stands for several near ones is their mean', () => {
+    const palette = paletteOf(fields(['#204020', 500], ['#305030', 500], ['#FF0000', 300], ['#0000FF', 300]), 3)
+    expect(palette.map((one) => Number(one.share.toFixed(3)))).toEqual([0.625, 0.188, 0.188])
+    const [, r, g, b] = /^#(..)(..)(..)$/.exec(palette[0]!.hex)!.map((one) => parseInt(one, 16))
+    for (const [channel, mean] of [
+      [r!, 0x28],
+      [g!, 0x48],
+      [b!, 0x28],
+    ] as const)
+      expect(Math.abs(channel - mean)).toBeLessThanOrEqual(2)
+  })
+
   const picture = fc.array(fc.tuple(fc.integer({ min: 0, max: 0xffffff }), fc.integer({ min: 1, max: 30 })), {
     minLength: 1,
     maxLength: 30,
