@@ -65,7 +65,7 @@ test('what keeps people out is found in three views, shown on the page, and excu
   await expect(page.locator('[data-finding="linkNames"]')).toContainText('“Read more”')
   await pale.getByRole('button', { name: /Hardly/ }).click()
   await expect(page.locator('[data-worst]')).toHaveAttribute('data-worst', '375')
-  await page.getByRole('button', { name: /stops at 1280 px/ }).click()
+  await page.getByRole('button', { name: /stops? at 1280 px/ }).click()
   await expect(page.locator('[data-focus-way]')).toBeVisible()
   expect(await seriousOn(page)).toEqual([])
   await pale.getByRole('button', { name: 'Not a fault here …' }).click()
