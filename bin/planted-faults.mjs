@@ -22,8 +22,8 @@ export const FAULTS = [
   {
     what: 'undo takes nothing back',
     file: 'app/session/store.ts',
-    from: 'const inverse = perform(store, last.edit)',
-    to: 'const inverse = last.edit',
+    from: 'const inverse = perform(store, last.edit, ',
+    to: 'const inverse = last.edit || (',
     spec: 'screens.spec.ts',
     test: 'sections are added, renamed, hidden',
   },
@@ -38,8 +38,8 @@ export const FAULTS = [
   {
     what: 'blocks that were copied are not pasted',
     file: 'app/compose/clipboard.ts',
-    from: 'if (blocks.success) paste(store, blocks.data)',
-    to: 'if (!blocks.success) paste(store, [])',
+    from: 'if (luggage.site === store.getState().siteId) paste(store, blocks)',
+    to: 'if (luggage.site === store.getState().siteId) paste(store, [])',
     spec: 'screens.spec.ts',
     test: 'keys work, and blocks are copied',
   },
