@@ -1,13 +1,20 @@
-import { afterEach, beforeEach, expect, test, vi } from 'vitest'
+import { afterAll, afterEach, beforeEach, expect, test, vi } from 'vitest'
 import { demoSite } from '#core/edits/edits.fixture'
 import type { Edit } from '#core/edits/index'
 import { findBlock, walkPage } from '#core/site/tree'
 import { plainText } from '#core/values/words'
-import { keepHistory } from './history'
-import { createSessionStore, edit, goToStep, MOST_STEPS, redo, type SessionStore, undo } from './store'
+import type { SessionStore } from './store'
 
-const said = vi.hoisted(() => vi.fn())
-vi.mock('sonner', () => ({ toast: { error: said } }))
+const said = vi.fn()
+// Modules are shared between files, which may have others of what tells: these are loaded anew, with ours.
+vi.resetModules()
+vi.doMock('sonner', () => ({ toast: Object.assign(vi.fn(), { error: said }) }))
+const { keepHistory } = await import('./history')
+const { createSessionStore, edit, goToStep, MOST_STEPS, redo, undo } = await import('./store')
+afterAll(() => {
+  vi.doUnmock('sonner')
+  vi.resetModules()
+})
 
 const site = demoSite()
 const page = site.pages[0]!
@@ -17,7 +24,7 @@ const words = (value: string): Edit => ({ kind: 'words', block: text.id, words: 
 let ends: (() => void)[] = []
 beforeEach(() => {
   localStorage.clear()
-  said.mockReset()
+  said.mockClear()
 })
 afterEach(() => {
   for (const end of ends) end()
