@@ -40,7 +40,7 @@ test('a press on any screen before its scripts have arrived is answered once the
     if (screen === 'play') await expect(page.getByLabel('Width of the page')).toHaveValue('375')
     else {
       await page.getByRole('menuitem', { name: 'Winter sky chart', exact: true }).waitFor()
-      // It is a menu as any other: it has the focus, and keys lead through it.
+      // It has the focus, and keys lead through it.
       await expect(page.locator('[role=menu]:focus, [role=menu] :focus'), screen).toHaveCount(1)
       await page.keyboard.press('Escape')
       await expect(page.getByRole('menuitem'), screen).toHaveCount(0)

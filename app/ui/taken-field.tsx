@@ -1,3 +1,4 @@
+import type { z } from 'zod'
 import { Refusal } from './refusal'
 import { steady } from './steady'
 import { useTyped } from './typed'
@@ -35,3 +36,13 @@ function Field({ label, value, placeholder, onTake, className = 'flex-1' }: Take
 
 /** A short text that is taken with Enter or when it is left; what cannot stand there is refused with the reason. */
 export const TakenField = steady(Field)
+
+/** Takes text that a schema takes, or none: `take` is given `null` for an empty field. What is refused gets the schema's sentence. */
+export const takenBy =
+  (schema: z.ZodType<string>, take: (text: string | null) => void) =>
+  (typed: string): string | undefined => {
+    const parsed = schema.safeParse(typed)
+    if (typed !== '' && !parsed.success) return parsed.error.issues[0]!.message
+    take(typed === '' ? null : typed)
+    return undefined
+  }

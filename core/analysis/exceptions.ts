@@ -46,7 +46,7 @@ function pictureRow(block: Block, scopes: readonly Scope[]): ExceptionRow[] {
   if (block.kind !== 'picture' || block.instead === undefined) return []
   let holds: string | undefined
   const cells = scopes.map((scope): Cell => {
-    const own = typeof scope === 'object' && 'below' in scope ? block.instead![scope.below] : block.picture
+    const own = typeof scope === 'object' ? block.instead![scope.below] : block.picture
     return { scope, own, holds: (holds = own ?? holds) }
   })
   return [{ block, property: 'picture', cells }]
@@ -72,7 +72,7 @@ function pictureEdits(block: BlockOf<'picture'>, cells: readonly Cell[], changes
   const instead = { ...block.instead }
   for (const { at, value } of changes) {
     const { scope } = cells[at]!
-    if (typeof scope !== 'object' || !('below' in scope))
+    if (typeof scope !== 'object')
       edits.push({ kind: 'field', block: block.id, field: 'picture', value: (value as string | undefined) ?? null })
     else if (value === undefined) delete instead[scope.below]
     else instead[scope.below] = value as string

@@ -94,7 +94,7 @@ describe('a long form', () => {
     ['one part', inParts(part(supper), send)],
     ['no part', inParts(supper, send)],
     ['groups that nobody asked to be parts', form(part(supper), part(diet), send)],
-  ])('of %s is filled in as any other', (_, one) => {
+  ])('of %s is filled in without buttons between parts', (_, one) => {
     const { css, html, script } = printed(one)
     const form = documentOf(html).querySelector('form')!
     expect([...form.querySelectorAll('legend, label')].some((label) => label.textContent.includes('Supper'))).toBe(true)

@@ -17,18 +17,18 @@ export function ByNameList({ list, ...rest }: ListProps & { list: 'commands' | '
 function CommandList({ onDone, onGo }: ListProps) {
   const store = useSessionStore()
   const [query, setQuery] = useState('')
-  const [chosen, setChosen] = useState('')
+  const [moved, setMoved] = useState({ query: '', name: '' })
   const list = useRef<HTMLDivElement>(null)
   const commands = useMemo(() => allCommands(store, onGo), [store, onGo])
   const found = useMemo(() => findCommands(commands, query), [commands, query])
+  // The best is chosen, and in sight, until the arrows lead elsewhere.
+  const chosen = moved.query === query && moved.name !== '' ? moved.name : (found[0]?.name ?? '')
   const type = (text: string) => {
     setQuery(text)
-    // The best is chosen, and in sight.
-    setChosen(findCommands(commands, text)[0]?.name ?? '')
     list.current?.scrollTo({ top: 0 })
   }
   return (
-    <Menu label="Everything by name" shouldFilter={false} value={chosen} onValueChange={setChosen}>
+    <Menu label="Everything by name" shouldFilter={false} value={chosen} onValueChange={(name) => setMoved({ query, name })}>
       <Dialog.Title className="sr-only">Everything by name</Dialog.Title>
       <Menu.Input
         autoFocus

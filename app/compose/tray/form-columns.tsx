@@ -11,7 +11,7 @@ import { LabelRow } from './meaning-columns'
 import { PanelRows } from './panel-rows'
 import { hrefSchema } from '#core/values/href'
 import { Choice } from '../../ui/choice'
-import { TakenField } from '../../ui/taken-field'
+import { takenBy, TakenField } from '../../ui/taken-field'
 import { useSessionStore, useSession } from '../../session/context'
 import { edit, pageOf } from '../../session/store'
 import { ColumnHead, Finding, Row } from '../../fields/row'
@@ -56,12 +56,7 @@ export function FormColumn({ block }: { block: BlockOf<'form'> }) {
           placeholder="https://"
           className="figure flex-1"
           value={block.sendTo ?? ''}
-          onTake={(typed) => {
-            const parsed = hrefSchema.safeParse(typed)
-            if (typed !== '' && !parsed.success) return parsed.error.issues[0]!.message
-            edit(store, { kind: 'field', block: block.id, field: 'sendTo', value: typed === '' ? null : typed })
-            return undefined
-          }}
+          onTake={takenBy(hrefSchema, (value) => edit(store, { kind: 'field', block: block.id, field: 'sendTo', value }))}
         />
       </Row>
       <Finding well={block.link !== undefined}>

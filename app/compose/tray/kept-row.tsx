@@ -4,7 +4,7 @@ import { walkPage } from '#core/site/tree'
 import { Finding, Row } from '../../fields/row'
 import { useSession, useSessionStore } from '../../session/context'
 import { edit, pageOf } from '../../session/store'
-import { TakenField } from '../../ui/taken-field'
+import { takenBy, TakenField } from '../../ui/taken-field'
 
 /** The name by which a block is the same thing on several pages, and stays in sight from one to the next. */
 export function KeptRow({ block }: { block: Block }) {
@@ -23,12 +23,7 @@ export function KeptRow({ block }: { block: Block }) {
           label="Name by which it is kept from page to page"
           placeholder="Not kept from page to page"
           value={name ?? ''}
-          onTake={(typed) => {
-            const parsed = nameSchema.safeParse(typed)
-            if (typed !== '' && !parsed.success) return parsed.error.issues[0]!.message
-            set(typed === '' ? null : typed)
-            return undefined
-          }}
+          onTake={takenBy(nameSchema, set)}
         />
       </Row>
       {twice && <Finding well={false}>Two blocks of this page are kept as “{name}”, so the pages change without it.</Finding>}

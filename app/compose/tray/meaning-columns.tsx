@@ -6,7 +6,7 @@ import { ColumnHead, Finding, Row } from '../../fields/row'
 import { useSession, useSessionStore } from '../../session/context'
 import { edit } from '../../session/store'
 import { Choice } from '../../ui/choice'
-import { TakenField } from '../../ui/taken-field'
+import { takenBy, TakenField } from '../../ui/taken-field'
 import { LineField } from '../../ui/line-field'
 import { LinesRows } from './lines-rows'
 
@@ -83,12 +83,7 @@ export function TextColumn({ block }: { block: BlockOf<'text'> }) {
           placeholder="2026-10-02T20:00"
           className="figure flex-1"
           value={block.time ?? ''}
-          onTake={(typed) => {
-            const parsed = timeSchema.safeParse(typed)
-            if (typed !== '' && !parsed.success) return parsed.error.issues[0]!.message
-            edit(store, { kind: 'field', block: block.id, field: 'time', value: typed === '' ? null : typed })
-            return undefined
-          }}
+          onTake={takenBy(timeSchema, (value) => edit(store, { kind: 'field', block: block.id, field: 'time', value }))}
         />
       </Row>
       <Finding well>The words stay as they are; machines read the time.</Finding>
