@@ -42,6 +42,11 @@ function fitted({ base, below }: Style, breakpoints: readonly Breakpoint[]): Sty
 
 function fit<B extends Block>(block: B, breakpoints: readonly Breakpoint[]): B {
   const made = { ...block, style: fitted(block.style, breakpoints) }
+  if (made.kind === 'nav' && made.folds) {
+    const below = rangesOf(breakpoints)[made.folds.below as 'middle' | 'narrow']
+    if (below) made.folds = { ...made.folds, below: below.id }
+    else delete made.folds
+  }
   return isContainer(made) ? { ...made, children: made.children.map((child) => fit(child, breakpoints)) } : made
 }
 

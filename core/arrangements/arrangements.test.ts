@@ -7,6 +7,7 @@ import { DEFAULT_BREAKPOINTS, newSite } from '#core/site/defaults'
 import { blockSchema } from '#core/blocks/index'
 import { walk } from '#core/blocks/tree'
 import { arrange, entriesFor } from './arrange'
+import { rowsFor } from './build'
 import { ARRANGEMENTS, arrangementsFor } from './index'
 
 const site = newSite('Empty', makeId)
@@ -57,6 +58,40 @@ describe.each(ARRANGEMENTS.map((one) => [one.id, one] as const))('%s', (_, arran
     expect(entriesFor(arrangement, 0)).toBe(arrangement.entries?.usual ?? 0)
     expect(entriesFor(arrangement, 500)).toBe(arrangement.entries?.most ?? 0)
   })
+})
+
+test('rows are even where they can be, and none has one entry alone', () => {
+  expect([2, 3, 4, 5, 6, 7, 8, 9, 12, 13].map((count) => rowsFor(count, 4).join())).toEqual([
+    '2',
+    '3',
+    '4',
+    '3,2',
+    '3,3',
+    '4,3',
+    '4,4',
+    '3,3,3',
+    '4,4,4',
+    '4,3,3,3',
+  ])
+  expect([4, 5, 6, 7, 10].map((count) => rowsFor(count, 3).join())).toEqual(['2,2', '3,2', '3,3', '3,2,2', '2,2,2,2,2'])
+  // Every arrangement keeps to it, whatever number it is asked for: what begins a row is never its last.
+  for (const one of ARRANGEMENTS)
+    for (let count = one.entries?.least ?? 0; count <= (one.entries ? Math.min(one.entries.most, 12) : -1); count++) {
+      const groups = [...walk(arrange(one, count, DEFAULT_BREAKPOINTS, makeId))].filter(
+        (block) => block.kind === 'group' && block.entry,
+      )
+      const spans = groups.map((block) => block.style.base?.span ?? 12)
+      const room = 12
+      if (spans.every((span) => span >= room)) continue
+      let row: number[] = []
+      const rows = [row]
+      for (const span of spans) {
+        if (row.reduce((a, b) => a + b, 0) + span > room) rows.push((row = []))
+        row.push(span)
+      }
+      if (rows.length > 1)
+        expect([one.id, count, rows.at(-1)!.length > 1 || rows.every((each) => each.length === 1)]).toEqual([one.id, count, true])
+    }
 })
 
 test.each([2, 3, 4])('%i plans divide the row exactly', (count) => {

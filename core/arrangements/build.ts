@@ -76,14 +76,15 @@ export const picture = (width: number, height: number, look: Styling = {}): Bloc
   part('picture', { aspect: { width, height }, ...look })
 export const icon = (look: Styling = {}, size = 36): Block => part('icon', { spaceAfter: token('space-4'), ...look }, { size })
 export const link = (look: Styling = {}): BlockOf<'link'> => part('link', { underline: false, ...look })
-export const nav = (look: Styling = {}, follows = false): Block =>
+/** Links; where it folds is said as the middle or the narrow range. */
+export const nav = (
+  look: Styling = {},
+  fields: { follows?: true; folds?: { below: 'middle' | 'narrow'; as: 'drop' | 'cover' } } = {},
+): Block =>
   part(
     'nav',
     { gap: token('space-5'), rowGap: token('space-2'), wrap: true, ...look },
-    {
-      children: follows ? [] : [link()],
-      ...(follows ? { follows } : {}),
-    },
+    { children: fields.follows ? [] : [link()], ...fields },
   )
 export const field = (look: Styling = {}, fields: object = {}): Block => part('field', look, fields)
 export const form = (look: Styling, children: Block[]): Block => part('form', look, { children })
@@ -95,13 +96,25 @@ export const backdrop = (angle: number, from: number, to: number): Block =>
 /** The last of an odd number of entries takes the whole row where two stand side by side. */
 const alone = (index: number, count: number): StyleValues => (count % 2 === 1 && index === count - 1 ? { span: 8 } : { span: 4 })
 
-/** `count` entries side by side on the columns: `across` of them in the widest range, then two, then one. */
-export function entries(count: number, across: number, look: Styling, children: (index: number) => Block[]): Block[] {
-  const span = Math.floor(12 / across)
-  return Array.from({ length: count }, (_, i) =>
-    entry({ span, middle: across === 1 ? { span: 8 } : alone(i, count), ...look }, children(i)),
-  )
+/**
+ * How many of a number of entries stand in each row: as many as may, in even rows where that is possible, and never one
+ * alone in the last. @param most how many stand in a row at most, 2 to 4
+ */
+export function rowsFor(count: number, most: number): number[] {
+  if (count <= most) return [count]
+  const sizes = Array.from({ length: most - 1 }, (_, i) => most - i)
+  const size = sizes.find((one) => count % one === 0 && one * 2 > most) ?? sizes.find((one) => count % one !== 1)
+  if (size !== undefined) return Array.from({ length: Math.ceil(count / size) }, (_, i) => Math.min(size, count - i * size))
+  // Rows that differ by one at most, the fuller ones first.
+  const rows = Math.ceil(count / most)
+  return Array.from({ length: rows }, (_, i) => Math.floor(count / rows) + (i < count % rows ? 1 : 0))
 }
 
-/** How many of a number of entries stand in one row, so that rows come out even where they can. */
-export const across = (count: number): number => (count % 4 === 0 ? 4 : count % 3 === 0 || count > 4 ? 3 : Math.max(1, count))
+/** `count` entries side by side on the columns: at most `most` of them in a row of the widest range, then two, then one. */
+export function entries(count: number, most: number, look: Styling, children: (index: number) => Block[]): Block[] {
+  const [first = 1, ...rest] = rowsFor(count, most)
+  // What is left for the last of even rows is as wide as the others; rows that are balanced are filled.
+  const even = rest.every((row, i) => row === first || (i === rest.length - 1 && count % first === row))
+  const spans = [first, ...rest].flatMap((row) => Array.from({ length: row }, () => 12 / (even ? first : row)))
+  return spans.map((span, i) => entry({ span, middle: first === 1 ? { span: 8 } : alone(i, count), ...look }, children(i)))
+}

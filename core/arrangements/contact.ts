@@ -1,7 +1,6 @@
 import { token } from '#core/values/length'
 import {
   type Arrangement,
-  across,
   band,
   call,
   column,
@@ -47,7 +46,7 @@ export const contact: Arrangement[] = [
         column({ name: 'Head', span: 8 }, [heading(2), text()]),
         grid(
           {},
-          entries(count, across(count), { ...ruled(), paddingTop: token('space-4') }, () => [
+          entries(count, 4, { ...ruled(), paddingTop: token('space-4') }, () => [
             heading(3, {}, { type: 'heading-4' }),
             text({ spaceAfter: token('space-2') }),
             link({ underline: true }),

@@ -7,7 +7,8 @@ import { ROLES, type Role } from '#core/values/passage-role'
 import type { Block, Section } from '#core/blocks/index'
 import { walk } from '#core/blocks/tree'
 import { arrange, rangesOf } from './arrange'
-import { carryOver, fillSlots, type Placeable } from './fill'
+import { carryOver, fillSlots } from './fill'
+import type { Placeable } from './placeable'
 import { ARRANGEMENTS, arrangementOf } from './index'
 
 const laid = (id: string, entries = 3) => arrange(arrangementOf(id)!, entries, DEFAULT_BREAKPOINTS, makeId)

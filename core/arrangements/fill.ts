@@ -1,23 +1,15 @@
 import { slotsOf } from '#core/deck/slots'
 import type { MakeId } from '#core/values/ids'
-import type { Link } from '#core/values/link'
 import type { Role } from '#core/values/passage-role'
-import type { Block, BlockOf, Container, Section, WordBlock } from '#core/blocks/index'
-import { isContainer, walk } from '#core/blocks/tree'
+import type { Block, BlockOf, Section, WordBlock } from '#core/blocks/index'
+import { walk } from '#core/blocks/tree'
 import { withNewIds } from '#core/site/tree'
+import type { Placeable } from './placeable'
+import { withPrices } from './priced'
+import { parentOf, repeat, repeatBeside } from './repeat'
 import type { Style, StyleValues } from '#core/style/registry'
 import { cellsOfWords } from '#core/values/table-words'
-import type { Words } from '#core/values/words'
-
-/** Words that are to be placed, in every language that they have. */
-export type Placeable = {
-  role: Role
-  entry: number
-  words: Words
-  link?: Link
-  /** For a link of a header: true where it belongs into the nav, false for the name. */
-  inNav?: boolean
-}
+import { type Words } from '#core/values/words'
 
 /** Slots of these roles may be followed by another of their kind, so that any number of words finds a place. */
 const REPEATS: ReadonlySet<Role> = new Set<Role>(['text', 'item', 'link', 'label', 'call'])
@@ -34,35 +26,18 @@ const setWords = (slot: WordBlock, { words, link }: Placeable): void => {
   if (link && (slot.kind === 'button' || slot.kind === 'link')) slot.link = link
 }
 
-function parentOf(container: Container, id: string): Container | undefined {
-  for (const child of container.children) {
-    if (child.id === id) return container
-    const found = isContainer(child) ? parentOf(child, id) : undefined
-    if (found) return found
-  }
-  return undefined
-}
-
-/** Puts another slot like the given one after it. */
-function repeat(section: Section, slot: WordBlock, makeId: MakeId): WordBlock {
-  const parent = parentOf(section, slot.id)!
-  const { link: _, ...copy } = { link: undefined, ...withNewIds(slot, makeId) }
-  const made = { ...copy, words: {} } as WordBlock
-  parent.children.splice(parent.children.indexOf(slot) + 1, 0, made)
-  return made
-}
-
 /**
  * Puts words into the empty slots of a section, which is changed: those of an entry into the slots of that entry,
  * role by role in their order. Texts, items, links, labels and calls make more slots of their kind.
  * @returns what found no slot, by its index in the list
  */
-export function fillSlots(section: Section, list: readonly Placeable[], makeId: MakeId): number[] {
-  const numbers = [...new Set(list.map((one) => one.entry).filter((entry) => entry > 0))].sort((a, b) => a - b)
+export function fillSlots(section: Section, given: readonly Placeable[], makeId: MakeId): number[] {
+  const numbers = [...new Set(given.map((one) => one.entry).filter((entry) => entry > 0))].sort((a, b) => a - b)
   const entryOf = (one: Placeable) => (one.entry === 0 ? 0 : numbers.indexOf(one.entry) + 1)
   const filled = new Map<string, WordBlock>()
   const last = new Map<string, WordBlock>()
   const slots = slotsOf(section).map((slot) => ({ ...slot }))
+  const list = withPrices(given, slots)
   const inNav = new Set([...walk(section)].flatMap((block) => (block.kind === 'nav' ? block.children.map((one) => one.id) : [])))
   const suits = (one: Placeable, block: WordBlock) => one.inNav === undefined || one.inNav === inNav.has(block.id)
   const place = (one: Placeable, entry: number): boolean => {
@@ -71,9 +46,12 @@ export function fillSlots(section: Section, list: readonly Placeable[], makeId: 
       (other) => other.role === one.role && other.entry === entry && !filled.has(other.block.id) && suits(one, other.block),
     )?.block
     const before = last.get(key)
-    if (!slot && before && REPEATS.has(one.role)) slot = repeat(section, before, makeId)
+    if (!slot && before && REPEATS.has(one.role))
+      slot = one.beside && before.kind === 'button' ? repeatBeside(section, before, makeId) : repeat(section, before, makeId)
     if (!slot) return false
     setWords(slot, one)
+    const list = one.ordered ? parentOf(section, slot.id) : undefined
+    if (list?.kind === 'list') list.ordered = true
     filled.set(slot.id, slot)
     last.set(key, slot)
     return true

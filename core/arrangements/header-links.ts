@@ -3,7 +3,7 @@ import type { BlockOf, Section } from '#core/blocks/index'
 import type { Site } from '#core/site/schema'
 import { isContainer, walk } from '#core/blocks/tree'
 import { plainText } from '#core/values/words'
-import type { Placeable } from './fill'
+import type { Placeable } from './placeable'
 
 type From = Placeable & { from?: string | undefined }
 

@@ -1,5 +1,5 @@
 import { token } from '#core/values/length'
-import { type Arrangement, band, call, type Styling, link, nav, ruled } from './build'
+import { type Arrangement, band, call, group, type Styling, link, nav, ruled } from './build'
 
 const AIR: Styling = { paddingTop: token('space-4'), paddingBottom: token('space-4'), align: 'center', rowGap: token('space-3') }
 const narrow = { paddingTop: token('space-4'), paddingBottom: token('space-4') }
@@ -15,9 +15,12 @@ export const headers: Arrangement[] = [
     entries: null,
     build: () =>
       band('header', { ...AIR, narrow }, [
-        name(),
-        nav({ span: 6, start: 4, justify: 'end', middle: { span: 5, justify: 'start' }, narrow: { span: 4 } }, true),
-        call({ span: 3, selfJustify: 'end', middle: { span: 3 }, narrow: { span: 4, selfJustify: 'start' } }),
+        // One row at every width: the name gives way by breaking, the links by folding.
+        group({ name: 'Row', layout: 'row', align: 'center', gap: token('space-5'), narrow: { gap: token('space-4') } }, [
+          link({ name: 'Name', weight: 640, grow: true }),
+          nav({ justify: 'end' }, { follows: true, folds: { below: 'middle', as: 'drop' } }),
+          call({ spaceAfter: { value: 0, unit: 'px' } }),
+        ]),
       ]),
   },
   {
@@ -31,7 +34,7 @@ export const headers: Arrangement[] = [
         name({ span: 12, textAlign: 'center', middle: { span: 8 }, narrow: { span: 4 } }),
         nav(
           { span: 12, justify: 'center', ...ruled(), paddingTop: token('space-3'), middle: { span: 8 }, narrow: { span: 4 } },
-          true,
+          { follows: true },
         ),
       ]),
   },

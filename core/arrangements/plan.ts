@@ -1,20 +1,5 @@
 import { token } from '#core/values/length'
-import {
-  across,
-  type Arrangement,
-  band,
-  call,
-  column,
-  entries,
-  eyebrow,
-  grid,
-  heading,
-  lead,
-  picture,
-  text,
-  ruled,
-  entry,
-} from './build'
+import { type Arrangement, band, call, column, entries, eyebrow, grid, heading, lead, picture, text, ruled, entry } from './build'
 
 /** Plan: what happens, step by step. */
 export const plan: Arrangement[] = [
@@ -29,7 +14,7 @@ export const plan: Arrangement[] = [
         column({ name: 'Head', span: 8 }, [eyebrow(), heading(2), lead()]),
         grid(
           {},
-          entries(count, across(count), { ...ruled('ink'), paddingTop: token('space-4') }, () => [eyebrow(), heading(3), text()]),
+          entries(count, 4, { ...ruled('ink'), paddingTop: token('space-4') }, () => [eyebrow(), heading(3), text()]),
         ),
         call({ spaceBefore: token('space-4') }),
       ]),
@@ -60,7 +45,7 @@ export const plan: Arrangement[] = [
         column({ name: 'Head', span: 8 }, [heading(2), lead()]),
         grid(
           {},
-          entries(count, across(count), {}, () => [picture(4, 3, { spaceAfter: token('space-4') }), heading(3), text()]),
+          entries(count, 4, {}, () => [picture(4, 3, { spaceAfter: token('space-4') }), heading(3), text()]),
         ),
       ]),
   },

@@ -1,7 +1,6 @@
 import { role } from '#core/values/colour'
 import { token } from '#core/values/length'
 import {
-  across,
   type Arrangement,
   band,
   column,
@@ -33,7 +32,7 @@ export const proof: Arrangement[] = [
           {},
           entries(
             count,
-            Math.min(3, across(count)),
+            3,
             {
               fill: role('ground'),
               corner: token('corner-2'),
@@ -86,7 +85,7 @@ export const proof: Arrangement[] = [
         column({ name: 'Head', span: 7 }, [heading(2), lead()]),
         grid(
           {},
-          entries(count, across(count), { ...ruled('accent', 2), paddingTop: token('space-4') }, () => [
+          entries(count, 4, { ...ruled('accent', 2), paddingTop: token('space-4') }, () => [
             heading(3, { spaceAfter: token('space-2') }, { type: 'heading-2' }),
             text({}, { type: 'small' }),
           ]),

@@ -1,6 +1,6 @@
 import { role } from '#core/values/colour'
 import { token } from '#core/values/length'
-import { type Arrangement, band, call, column, eyebrow, grid, heading, text, ruled, entry } from './build'
+import { type Arrangement, band, call, column, eyebrow, grid, heading, text, ruled, entry, entries } from './build'
 
 /** Questions and their answers, all of them open to be read. */
 export const questions: Arrangement[] = [
@@ -35,9 +35,11 @@ export const questions: Arrangement[] = [
         column({ name: 'Head', span: 8 }, [heading(2), text()]),
         grid(
           { rowGap: token('space-5') },
-          Array.from({ length: count }, () =>
-            entry({ span: 6, middle: { span: 4 } }, [heading(3, {}, { type: 'heading-4' }), text()]),
-          ),
+          // Three stand in one row, and under each other where there is no room for it.
+          entries(count, count === 3 ? 3 : 2, count === 3 ? { middle: { span: 8 } } : {}, () => [
+            heading(3, {}, { type: 'heading-4' }),
+            text(),
+          ]),
         ),
       ]),
   },

@@ -1,6 +1,6 @@
 import { role } from '#core/values/colour'
 import { token } from '#core/values/length'
-import { across, type Arrangement, band, column, entries, eyebrow, grid, heading, lead, text, ruled, entry } from './build'
+import { type Arrangement, band, column, entries, eyebrow, grid, heading, lead, text, ruled, entry } from './build'
 
 /** Timetable: when things happen. The time stands in the eyebrow of each entry. */
 export const timetable: Arrangement[] = [
@@ -36,7 +36,7 @@ export const timetable: Arrangement[] = [
         column({ name: 'Head', span: 7 }, [eyebrow(), heading(2)]),
         grid(
           {},
-          entries(count, across(count), {}, () => [eyebrow(), heading(3, {}, { type: 'heading-4' }), text()]),
+          entries(count, 4, {}, () => [eyebrow(), heading(3, {}, { type: 'heading-4' }), text()]),
         ),
       ]),
   },

@@ -17,18 +17,32 @@ const linkOf = (block: object) => ('link' in block && block.link ? { link: block
 
 /** Passages in the slots of a section that have words, in reading order; those of a shared block once. */
 function placedIn(section: Section, language: string, before: ReadonlySet<string>): HeldPassage[] {
-  return slotsOf(section).flatMap(({ block, role, entry }) => {
+  return slotsOf(section).flatMap(({ block, role, entry, list, beside }) => {
     const words = block.words[language] ?? []
     if (before.has(block.id)) return []
     if (plainText(words).trim() === '') return []
     const link = block.kind === 'button' || block.kind === 'link' ? linkOf(block) : {}
-    return [{ role, entry, words, block: block.id, ...link }]
+    return [
+      { role, entry, words, block: block.id, ...link, ...(list?.ordered ? { ordered: true } : {}), ...(beside ? { beside } : {}) },
+    ]
   })
 }
 
 const fromUnplaced = (one: Unplaced, language: string): HeldPassage[] => {
   const words = one.words[language] ?? []
-  return words.length === 0 ? [] : [{ role: one.role, entry: one.entry, words, unplaced: one.id, ...linkOf(one) }]
+  return words.length === 0
+    ? []
+    : [
+        {
+          role: one.role,
+          entry: one.entry,
+          words,
+          unplaced: one.id,
+          ...linkOf(one),
+          ...(one.ordered ? { ordered: true } : {}),
+          ...(one.beside ? { beside: true } : {}),
+        },
+      ]
 }
 
 type Joined = HeldPassage & { after?: string | undefined }

@@ -2,15 +2,21 @@ import { sectionClasses } from '#core/render/names'
 import { fileAddresses, linkOfHref, pageFile } from '#core/render/own-links'
 import type { Link } from '#core/values/link'
 import type { Site } from '#core/site/schema'
+import { sameName } from './names'
 import { hrefSchema } from '#core/values/href'
 
 /** How links between the pages of a site are written in the deck: as the addresses that the exported pages have. */
-export type DeckLinks = { write: (link: Link | undefined) => string; read: (url: string) => Link | undefined }
+export type DeckLinks = {
+  write: (link: Link | undefined) => string
+  read: (url: string) => Link | undefined
+  /** True for what a page is called, or its address. */
+  isPage: (name: string) => boolean
+}
 
 /** All that links are written and read by: which pages, sections and files there are, and what they are called. */
 const signatureOf = (site: Site): string =>
   JSON.stringify([
-    site.pages.map((page) => [page.id, page.address, page.sections.map(({ id, name, job }) => [id, name ?? job])]),
+    site.pages.map((page) => [page.id, page.name, page.address, page.sections.map(({ id, name, job }) => [id, name ?? job])]),
     site.files?.map(({ id, name }) => [id, name]),
   ])
 
@@ -27,6 +33,7 @@ function makeLinks(site: Site): DeckLinks {
   let anchors: ReadonlyMap<string, string> | undefined
   const anchorOf = () => (anchors ??= sectionClasses(site))
   return {
+    isPage: (name) => site.pages.some((one) => sameName(one.name, name) || sameName(one.address, name)),
     write(link) {
       if (!link) return ''
       if ('href' in link) return link.href

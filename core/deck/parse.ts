@@ -87,13 +87,21 @@ function reader(text: string, links: DeckLinks) {
     closeSection()
     page!.sections.push((section = { name, passages: [] }))
   }
-  const add = (role: Role, given: Span[], link?: ReturnType<DeckLinks['read']>, deep = false) => {
+  type More = { link?: ReturnType<DeckLinks['read']>; deep?: boolean; ordered?: boolean; beside?: boolean }
+  const add = (role: Role, given: Span[], { link, deep = false, ordered, beside }: More = {}) => {
     const words = withoutEndBreaks(given)
     if (plainText(words).trim() === '') return
     if (!section) openSection('')
     // Frozen, so that their Markdown can be remembered for them.
     Object.freeze(words)
-    section!.passages.push(link ? { role, entry: 0, words, link } : { role, entry: 0, words })
+    section!.passages.push({
+      role,
+      entry: 0,
+      words,
+      ...(link ? { link } : {}),
+      ...(ordered ? { ordered } : {}),
+      ...(beside ? { beside } : {}),
+    })
     seen.push(sign ? { role, deep, sign } : { role, deep })
     sign = undefined
   }
@@ -102,7 +110,7 @@ function reader(text: string, links: DeckLinks) {
     const words = fromPhrasing(children)
     if (depth === 1) return openPage(plainText(words).trim().slice(0, 120))
     if (depth === 2) return openSection(plainText(words).trim().slice(0, 120))
-    add('heading', words, undefined, depth > 3)
+    add('heading', words, { deep: depth > 3 })
   }
   function rows(cells: string[][]) {
     const separator = cells.findIndex((row) => row.length > 1 && row.every((cell) => /^:?-+:?$/.test(cell)))
@@ -119,7 +127,7 @@ function reader(text: string, links: DeckLinks) {
     }
     const plans = wide ? plansIn(head, body) : undefined
     for (const { name, price, term, items } of plans ?? []) {
-      add('heading', wordsOf(name), undefined, true)
+      add('heading', wordsOf(name), { deep: true })
       add('price', wordsOf(price))
       add('term', wordsOf(term))
       for (const item of items) add('item', wordsOf(item))
@@ -132,7 +140,7 @@ function reader(text: string, links: DeckLinks) {
     const cells = text.slice(position!.start.offset, position!.end.offset).split('\n').map(cellsOf)
     if (cells.every((row) => row !== undefined)) return rows(cells)
     const only = linksOnly(children)
-    if (only) for (const one of only) add('call', fromPhrasing(one.children), links.read(one.url))
+    if (only) only.forEach((one, i) => add('call', fromPhrasing(one.children), { link: links.read(one.url), beside: i > 0 }))
     else if (children.length === 1 && first!.type === 'emphasis') add('eyebrow', fromPhrasing(first!.children))
     else add('text', fromPhrasing(children))
   }
@@ -153,7 +161,7 @@ function reader(text: string, links: DeckLinks) {
     const [first, ...rest] = fromPhrasing(line)
     add('source', typeof first === 'string' ? [first.replace(SOURCE, ''), ...rest] : [])
   }
-  function list({ children }: List) {
+  function list({ children, ordered }: List) {
     for (const item of children) {
       for (const child of item.children) {
         if (child.type !== 'paragraph') {
@@ -163,9 +171,9 @@ function reader(text: string, links: DeckLinks) {
         const only = linksOnly(child.children)
         const words = fromPhrasing(child.children)
         const [first, ...rest] = words
-        if (only?.length === 1) add('link', fromPhrasing(only[0]!.children), links.read(only[0]!.url))
+        if (only?.length === 1) add('link', fromPhrasing(only[0]!.children), { link: links.read(only[0]!.url) })
         else if (typeof first === 'string' && first.startsWith('[ ] ')) add('label', [first.slice(4), ...rest])
-        else add('item', words)
+        else add('item', words, { ordered: ordered === true })
       }
     }
   }
@@ -199,6 +207,26 @@ function reader(text: string, links: DeckLinks) {
 /** Where a page or a section begins: its heading's line is the first of a part of the text. */
 const PART = /^(?=#{1,2}\s)/m
 
+/** A section that has no words yet but an eyebrow, and a heading of the first level with words under it. */
+const BARE_SECTION = /^##\s[^\n]*\n\s*(\*[^*\n]+\*\s*)?$/
+const TITLE = /^#\s+([^\n]*)\n\s*\S/
+
+/**
+ * The parts of a text. A heading of the first level at the beginning of a section, with words under it, is that section's
+ * heading, as other programs write the one `h1` of a page; unless a page of the site is called so.
+ */
+function partsOf(text: string, links: DeckLinks): string[] {
+  const parts: string[] = []
+  for (const part of text.split(PART)) {
+    const title = TITLE.exec(part)?.[1]
+    const before = parts.at(-1) ?? ''
+    if (title !== undefined && BARE_SECTION.test(before) && !links.isPage(title.trim()))
+      parts[parts.length - 1] = `${before}##${part}`
+    else parts.push(part)
+  }
+  return parts
+}
+
 const known = new WeakMap<DeckLinks, Map<string, readonly DeckPage[]>>()
 /** Parts that are remembered; a deck has one for each section. */
 const MOST_PARTS = 2000
@@ -222,7 +250,7 @@ function readPart(text: string, links: DeckLinks): readonly DeckPage[] {
  */
 export function parseDeck(text: string, links: DeckLinks): Deck {
   const pages: DeckPage[] = []
-  for (const part of text.split(PART)) {
+  for (const part of partsOf(text, links)) {
     for (const { name, sections } of readPart(part, links)) {
       const last = pages.at(-1)
       if (name === '' && last) last.sections.push(...sections)

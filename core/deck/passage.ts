@@ -9,6 +9,10 @@ export type Passage = {
   entry: number
   words: readonly Span[]
   link?: Link
+  /** For an item: true in a list with numbers. */
+  ordered?: true
+  /** For a call: true where it stands on the line of the call before it. */
+  beside?: true
 }
 
 /** A passage of the site: where it stands, in a slot (`block`) or among the unplaced words (`unplaced`). */

@@ -33,17 +33,17 @@ const known = new WeakMap<readonly Span[], Map<string, string>>()
 
 /** A passage as Markdown by the conventions of the deck, without what stands around it. Remembered for frozen words. */
 export function passageMarkdown(passage: Passage, links: DeckLinks): string {
-  const { role, entry, words, link } = passage
+  const { role, entry, words, link, ordered = false } = passage
   if (!Object.isFrozen(words)) return print(passage, links)
   let texts = known.get(words)
   if (!texts) known.set(words, (texts = new Map()))
-  const key = `${role} ${entry > 0} ${links.write(link)}`
+  const key = `${role} ${entry > 0} ${ordered} ${links.write(link)}`
   let text = texts.get(key)
   if (text === undefined) texts.set(key, (text = print(passage, links)))
   return text
 }
 
-function print({ role, entry, words, link }: Passage, links: DeckLinks): string {
+function print({ role, entry, words, link, ordered }: Passage, links: DeckLinks): string {
   const asLink = () => oneLine(inline(words, (children) => ({ type: 'link', url: links.write(link), children }) as PhrasingContent))
   switch (role) {
     case 'eyebrow':
@@ -51,7 +51,7 @@ function print({ role, entry, words, link }: Passage, links: DeckLinks): string 
     case 'heading':
       return headed(words, entry > 0 ? 4 : 3)
     case 'item':
-      return `- ${inline(words).replace(/\n/g, '\n  ')}`
+      return ordered ? `1. ${inline(words).replace(/\n/g, '\n   ')}` : `- ${inline(words).replace(/\n/g, '\n  ')}`
     case 'link':
       return `- ${asLink()}`
     case 'label':
@@ -82,6 +82,10 @@ function print({ role, entry, words, link }: Passage, links: DeckLinks): string 
 const SIGNS = { next: '***', own: '---' }
 const LISTED = new Set(['item', 'link', 'label'])
 
+/** A numbered item with the number that it has in its list, under which its further lines stand. */
+const numbered = (text: string, number: number): string =>
+  text.replace(/^1\./, `${number}.`).replaceAll('\n   ', `\n${' '.repeat(String(number).length + 2)}`)
+
 /** A deck as text, and the line (from 0) on which each of its passages begins. */
 export type PrintedDeck<P extends Passage> = { text: string; lines: { passage: P; line: number }[] }
 
@@ -99,15 +103,20 @@ export function printDeck<P extends Passage>(deck: Deck<P>, links: DeckLinks): P
       if (section.name !== '') block(headed([section.name], 2))
       const list = section.passages
       const signs = signsFor(list)
+      // The number of the item in its list.
+      let number = 0
       list.forEach((passage, at) => {
         const before = list[at - 1]
         const joins = before?.entry === passage.entry && !signs[at]
-        const text = passageMarkdown(passage, links)
+        number = passage.ordered ? (joins && before.ordered ? number + 1 : 1) : 0
+        const plain = passageMarkdown(passage, links)
+        const text = number > 1 ? numbered(plain, number) : plain
         const sign = signs[at]
         if (sign) block(SIGNS[sign])
         const listed = joins && before && LISTED.has(before.role) && LISTED.has(passage.role)
         if (listed) out.push(...text.split('\n'))
         else if (joins && before?.role === 'quote' && passage.role === 'source') out.push('>', text)
+        else if (joins && before?.role === 'call' && passage.beside) out[out.length - 1] += ` ${text}`
         else if (joins && before?.role === 'price' && passage.role === 'term') out[out.length - 1] += text.slice(4)
         else block(text)
         lines.push({ passage, line: out.length - text.split('\n').length })

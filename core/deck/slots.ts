@@ -1,9 +1,17 @@
 import { type Role } from '#core/values/passage-role'
-import { type Block, type Container, roleOf, type Section, type WordBlock } from '#core/blocks/index'
+import { type Block, type BlockOf, type Container, roleOf, type Section, type WordBlock } from '#core/blocks/index'
 import { hasWords, isContainer, walk } from '#core/blocks/tree'
 
 /** A place on the page that takes words from the deck. */
-export type Slot = { block: WordBlock; role: Role; entry: number }
+export type Slot = {
+  block: WordBlock
+  role: Role
+  entry: number
+  /** For an item: its list. */
+  list?: BlockOf<'list'>
+  /** For a call: true behind another in a row. */
+  beside?: true
+}
 
 /** The roles that a group takes words for, as one text; groups that look alike have the same. */
 const likeness = (block: Block): string =>
@@ -36,6 +44,13 @@ export function entriesOf(section: Section): Block[] {
   return visit(section)
 }
 
+/** The buttons of a row that follow another at once. */
+function* besideIn(container: Container): Generator<string> {
+  if (container.style.base?.layout !== 'row') return
+  for (const [i, child] of container.children.entries())
+    if (child.kind === 'button' && container.children[i - 1]?.kind === 'button') yield child.id
+}
+
 const known = new WeakMap<Section, readonly Slot[]>()
 
 /** The slots of a section in reading order, each with its role and entry. Remembered for frozen sections. */
@@ -46,7 +61,20 @@ export function slotsOf(section: Section): readonly Slot[] {
     entriesOf(section).forEach((entry, i) => {
       for (const block of walk(entry)) numbers.set(block.id, i + 1)
     })
-    slots = [...walk(section)].filter(hasWords).map((block) => ({ block, role: roleOf(block), entry: numbers.get(block.id) ?? 0 }))
+    const beside = new Set<string>()
+    for (const block of walk(section)) if (isContainer(block)) for (const id of besideIn(block)) beside.add(id)
+    const lists = new Map<string, BlockOf<'list'>>()
+    for (const block of walk(section)) if (block.kind === 'list') for (const item of block.children) lists.set(item.id, block)
+    slots = [...walk(section)].filter(hasWords).map((block): Slot => {
+      const list = lists.get(block.id)
+      return {
+        block,
+        role: roleOf(block),
+        entry: numbers.get(block.id) ?? 0,
+        ...(list ? { list } : {}),
+        ...(beside.has(block.id) ? { beside: true } : {}),
+      }
+    })
     if (Object.isFrozen(section)) known.set(section, slots)
   }
   return slots

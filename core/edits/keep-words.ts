@@ -20,7 +20,7 @@ function freeId(block: string, taken: ReadonlySet<string>): string {
 export function wordsToKeep(site: Site, page: Page, section: Section, block: Block): Unplaced[] {
   const inside = new Set([...walk(block)].map((one) => one.id))
   const taken = new Set(site.unplaced.map((one) => one.id))
-  return slotsOf(section).flatMap(({ block: slot, role, entry }): Unplaced[] => {
+  return slotsOf(section).flatMap(({ block: slot, role, entry, list, beside }): Unplaced[] => {
     if (!inside.has(slot.id) || !Object.values(slot.words).some((words) => plainText(words).trim() !== '')) return []
     const link = slot.kind === 'button' || slot.kind === 'link' ? slot.link : undefined
     return [
@@ -35,6 +35,8 @@ export function wordsToKeep(site: Site, page: Page, section: Section, block: Blo
         entry,
         words: slot.words,
         ...(link ? { link } : {}),
+        ...(list?.ordered ? { ordered: true } : {}),
+        ...(beside ? { beside } : {}),
       },
     ]
   })

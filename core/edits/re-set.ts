@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { arrange } from '#core/arrangements/arrange'
-import { carryOver, fillSlots, type Placeable } from '#core/arrangements/fill'
+import { carryOver, fillSlots } from '#core/arrangements/fill'
+import type { Placeable } from '#core/arrangements/placeable'
 import { finishHeader, openNav, withNavLinks } from '#core/arrangements/header-links'
 import { link as navLink } from '#core/arrangements/build'
 import { ARRANGEMENTS, arrangementOf } from '#core/arrangements/index'
@@ -55,13 +56,17 @@ export function reSet(site: Site, page: Page, section: Section, arrangementId: s
   const arrangement = arrangementOf(arrangementId)
   if (!arrangement) throw new EditError(`There is no arrangement “${arrangementId}”.`)
   const words = [...wordsToKeep(site, page, section, section), ...wordsFor(site, page, section)]
-  const plain = words.map(({ role, entry, words: spans, link, from }): Placeable & { from?: string | undefined } => ({
-    role,
-    entry,
-    words: spans,
-    from,
-    ...(link ? { link } : {}),
-  }))
+  const plain = words.map(
+    ({ role, entry, words: spans, link, from, ordered, beside }): Placeable & { from?: string | undefined } => ({
+      role,
+      entry,
+      words: spans,
+      from,
+      ...(link ? { link } : {}),
+      ...(ordered ? { ordered } : {}),
+      ...(beside ? { beside } : {}),
+    }),
+  )
   const list = section.job === 'header' ? withNavLinks(plain, section, site) : plain
   const entries = new Set(list.map((one) => one.entry).filter((entry) => entry > 0)).size
   const made = arrange(arrangement, entries, site.breakpoints, makeId)

@@ -1,5 +1,5 @@
 import type { Arrangement, Job } from '#core/arrangements/build'
-import { ARRANGEMENTS, arrangementsFor } from '#core/arrangements/index'
+import { ARRANGEMENTS, arrangementOf, arrangementsFor } from '#core/arrangements/index'
 import { newSection } from '#core/blocks/defaults'
 import { deckName, deckOf, homeOf } from '#core/deck/deck'
 import { sameName } from '#core/deck/names'
@@ -8,7 +8,9 @@ import { slotsOf } from '#core/deck/slots'
 import { applyEdit, type Edit } from '#core/edits/index'
 import { unplacedList } from '#core/edits/list'
 import { reSet } from '#core/edits/re-set'
-import { linkOfHref } from '#core/render/own-links'
+import { linkOfHref, ownParts } from '#core/render/own-links'
+import { arrange } from '#core/arrangements/arrange'
+import { newPage } from '#core/site/defaults'
 import type { MakeId } from '#core/values/ids'
 import type { Unplaced } from '#core/site/passage'
 import type { Page, Site } from '#core/site/schema'
@@ -148,8 +150,31 @@ export function layOutDeck(site: Site, pageId: string, rows: readonly DeckRow[],
         .toLowerCase()
         .replace(/[^a-z0-9]/g, 'x'),
     })
+  for (const page of pagesLedTo(now, pageId, makeId)) make({ kind: 'page-add', index: now.pages.length, page })
   for (const edit of bindLinks(now)) make(edit)
   return edits
+}
+
+/**
+ * Pages that a page leads to by a file's name, and that are not there: made with their name and a short opening, in no
+ * nav until they are listed.
+ */
+function pagesLedTo(site: Site, pageId: string, makeId: MakeId): Page[] {
+  const from = site.pages.find((one) => one.id === pageId)!
+  const wanted = new Map<string, string>()
+  for (const block of walkPage(from)) {
+    const href = 'link' in block && block.link && 'href' in block.link ? block.link.href : ''
+    const parts = ownParts(site, href)
+    const address = /^([a-z0-9]+(?:-[a-z0-9]+)*)\.html$/.exec(parts?.path ?? '')?.[1]
+    if (address && !parts?.page && address.length <= 60)
+      wanted.set(address, `${address[0]!.toUpperCase()}${address.slice(1).replaceAll('-', ' ')}`)
+  }
+  return [...wanted].map(([address, name]): Page => {
+    const section = arrange(arrangementOf('opening-short')!, 0, site.breakpoints, makeId)
+    const heading = slotsOf(section).find((one) => one.role === 'heading')
+    if (heading) heading.block.words = { [site.language]: [name] }
+    return { ...newPage(makeId, name, address), unlisted: true, sections: [section] }
+  })
 }
 
 /** The edits that turn addresses within the site into links to the pages and sections that they lead to. */

@@ -1,6 +1,7 @@
 import type { Job } from '#core/arrangements/build'
 import { JOBS } from '#core/blocks/section'
 import type { Passage } from '#core/deck/passage'
+import { isPrice } from '#core/arrangements/priced'
 import { plainText } from '#core/values/words'
 
 /** Names that sections of each job go by in documents of copy. */
@@ -43,7 +44,8 @@ export function jobOf(name: string, passages: readonly Passage[], place: { first
   const entries = new Set(passages.map((one) => one.entry).filter((entry) => entry > 0)).size
   const headings = passages.filter((one) => one.role === 'heading' && one.entry > 0).map((one) => plainText(one.words).trim())
   if (passages.length > 0 && passages.every((one) => one.role === 'link')) return place.first ? 'header' : 'footer'
-  if (has('price')) return 'prices'
+  const priced = passages.filter((one) => one.role === 'text' && one.entry > 0 && isPrice(one.words))
+  if (has('price') || (entries >= 2 && priced.length === entries)) return 'prices'
   if (has('label')) return passages.length <= 6 ? 'sign-up' : 'contact'
   if (has('quote')) return 'proof'
   if (headings.length > 1 && headings.every((one) => one.endsWith('?'))) return 'questions'

@@ -67,7 +67,7 @@ export function placeOn(site: Site, one: Unplaced, target: string, makeId: MakeI
   // An item or a link that is dropped beside its list goes into a list of its own.
   const section = place.ancestors[0] ?? (place.block.kind === 'section' ? place.block : undefined)
   if (!section || (made.kind !== 'item' && made.kind !== 'link')) return undefined
-  const list = made.kind === 'item' ? { ...newBlock('list', makeId), children: [made] } : made
+  const list = made.kind === 'item' ? { ...newBlock('list', makeId), ordered: one.ordered === true, children: [made] } : made
   return [unplacedList([], [one.id]), { kind: 'insert', parent: section.id, index: section.children.length, blocks: [list] }]
 }
 

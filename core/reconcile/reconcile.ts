@@ -1,3 +1,4 @@
+import type { BlockOf } from '#core/blocks/index'
 import type { FieldEdit } from '#core/edits/field'
 import type { ListEdit } from '#core/edits/list'
 import type { WordsEdit } from '#core/edits/words'
@@ -94,7 +95,8 @@ export function reconcile(site: Site, deck: Deck, options: ReconcileOptions): Ed
   const read: string[] = []
   const drop: string[] = []
   const { language, links, makeId } = options
-  const key = (passage: Passage) => passageMarkdown({ ...passage, entry: 0 }, links)
+  const key = (passage: Passage) =>
+    passageMarkdown({ role: passage.role, entry: 0, words: passage.words, ...(passage.link ? { link: passage.link } : {}) }, links)
   const now = deckOf(site, language)
 
   const keepUnplaced = (passage: Passage, page: DeckPage, section: DeckSection, after?: string) => {
@@ -111,6 +113,8 @@ export function reconcile(site: Site, deck: Deck, options: ReconcileOptions): Ed
       words: { ...held?.words, [language]: [...passage.words] },
       ...(held?.from === undefined ? {} : { from: held.from }),
       ...(passage.link ? { link: passage.link } : {}),
+      ...(passage.ordered ? { ordered: true } : {}),
+      ...(passage.beside ? { beside: true } : {}),
     }
     put.push(item)
     read.push(item.id)
@@ -130,7 +134,7 @@ export function reconcile(site: Site, deck: Deck, options: ReconcileOptions): Ed
   }
 
   /** True for unplaced words that are read in another place now, or belong to another section or page. */
-  const isElsewhere = (one: HeldPassage, page: DeckPage, section: DeckSection, after: string | undefined) => {
+  const isElsewhere = (one: HeldPassage, next: Passage, page: DeckPage, section: DeckSection, after: string | undefined) => {
     if (!('unplaced' in one)) return false
     const held = site.unplaced.find((other) => other.id === one.unplaced)!
     const wanted = waitingOf(section, after)
@@ -140,6 +144,8 @@ export function reconcile(site: Site, deck: Deck, options: ReconcileOptions): Ed
       held.section !== section.section ||
       held.group !== wanted.group ||
       held.after !== wanted.after ||
+      held.ordered !== next.ordered ||
+      held.beside !== next.beside ||
       (section.section === undefined && held.sectionName !== section.name)
     )
   }
@@ -150,6 +156,13 @@ export function reconcile(site: Site, deck: Deck, options: ReconcileOptions): Ed
    */
   const saysSame = (before: string, next: string) =>
     before === next || (options.missing === 'keep' && !next.includes('\u00ad') && before.replaceAll('\u00ad', '') === next)
+
+  /** Lists with whether they have numbers from now on: as their first item says. */
+  const numbers = new Map<BlockOf<'list'>, boolean>()
+  const number = ({ slots }: Run, item: string, next: Passage) => {
+    const list = next.role === 'item' ? slots.find(({ block }) => block.id === item)?.list : undefined
+    if (list && !numbers.has(list)) numbers.set(list, next.ordered === true)
+  }
 
   /** Brings one run of passages, those of an entry or the section's own, to another. */
   function passages(run: Run, next: readonly Passage[]) {
@@ -168,8 +181,9 @@ export function reconcile(site: Site, deck: Deck, options: ReconcileOptions): Ed
       const after = to === undefined ? undefined : { ...next[to]!, entry }
       if (before && after) {
         const changed = !saysSame(oldKeys.get(before)!, nextKeys.get(next[to!]!)!)
-        if (changed || isElsewhere(before, page, old, behind)) setWords(before, after, page, old, behind)
+        if (changed || isElsewhere(before, after, page, old, behind)) setWords(before, after, page, old, behind)
         else if ('unplaced' in before) read.push(before.unplaced)
+        if ('block' in before) number(run, before.block, after)
         if ('block' in before && options.missing === 'go') behind = before.block
       } else if (before) missing(before, page, old)
       else if (after) {
@@ -177,6 +191,7 @@ export function reconcile(site: Site, deck: Deck, options: ReconcileOptions): Ed
         // A slot without words keeps the link that it has, unless the words bring one.
         if (slot) setWords({ ...after, link: undefined, block: slot } as HeldPassage, after, page, old)
         else keepUnplaced(after, page, old, behind)
+        if (slot) number(run, slot, after)
         if (slot && options.missing === 'go') behind = slot
       }
     })
@@ -295,6 +310,8 @@ export function reconcile(site: Site, deck: Deck, options: ReconcileOptions): Ed
     for (const page of now.pages)
       for (const one of page.sections) if (!kept.has(one)) one.passages.forEach((passage) => missing(passage, page, one))
   }
+  for (const [{ id, ordered }, value] of numbers)
+    if (value !== ordered) edits.push({ kind: 'field', block: id, field: 'ordered', value })
   const list = listInOrder(site, put, drop, read, makeId)
   if (list) edits.push(list)
   return edits

@@ -28,5 +28,9 @@ export const unplacedSchema = z.strictObject({
   entry: z.number().min(0).max(1000),
   words: wordsSchema,
   link: linkSchema.optional(),
+  /** For an item: true where its list has numbers. */
+  ordered: z.literal(true).optional(),
+  /** For a call: true where it stands beside the one before it. */
+  beside: z.literal(true).optional(),
 })
 export type Unplaced = z.infer<typeof unplacedSchema>
