@@ -1,5 +1,6 @@
 import { behind, type Rect, type Size } from '#core/legibility/crop'
 import type { PictureLayer } from '#core/legibility/layers'
+import { orderedTones } from '#core/legibility/rgba'
 import { ground, paintOver } from '#core/legibility/painted'
 import { filterToCss } from '#core/style/filters'
 
@@ -131,8 +132,9 @@ function fade(context: OffscreenCanvasRenderingContext2D, mask: { angle: number;
   context.fillRect(0, 0, context.canvas.width, context.canvas.height)
 }
 
-/** A grey picture in two tones, as the page lays it: multiplied with the light one, and nowhere darker than the dark one. */
-function inTwoTones(grey: Uint8ClampedArray, { dark, light }: NonNullable<PictureLayer['duotone']>, part: Size): Uint8ClampedArray {
+/** A grey picture in two tones, as the page lays it: multiplied with the lighter, and nowhere darker than the darker. */
+function inTwoTones(grey: Uint8ClampedArray, duotone: NonNullable<PictureLayer['duotone']>, part: Size): Uint8ClampedArray {
+  const { dark, light } = orderedTones(duotone)
   const rect = { left: 0, top: 0, ...part }
   const toned = ground(part, light)
   paintOver(toned, part, { kind: 'pixels', pixels: grey, blend: 'multiply', rect })

@@ -35,8 +35,8 @@ export const questions: Arrangement[] = [
         column({ name: 'Head', span: 8 }, [heading(2), text()]),
         grid(
           { rowGap: token('space-5') },
-          // Three stand in one row, and under each other where there is no room for it.
-          entries(count, count === 3 ? 3 : 2, count === 3 ? { middle: { span: 8 } } : {}, () => [
+          // An odd number stands in rows of three and two, and under each other where there is no room for that.
+          entries(count, count % 2 === 0 ? 2 : 3, count % 2 === 0 ? {} : { middle: { span: 8 } }, () => [
             heading(3, {}, { type: 'heading-4' }),
             text(),
           ]),

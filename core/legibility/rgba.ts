@@ -17,3 +17,17 @@ export function rgbaOf(hex: string, a = 1): Rgba {
   const [r, g, b] = [1, 3, 5].map((at) => Number.parseInt(hex.slice(at, at + 2), 16))
   return { r: r!, g: g!, b: b!, a }
 }
+
+/**
+ * The two tones of a duotone as a page lays them, channel by channel: the darker and the lighter of two colours, in
+ * whichever order they were given. Each keeps its opacity.
+ */
+export function orderedTones({ dark, light }: { dark: Rgba; light: Rgba }): { dark: Rgba; light: Rgba } {
+  const by = (which: (a: number, b: number) => number, { a }: Rgba): Rgba => ({
+    r: which(dark.r, light.r),
+    g: which(dark.g, light.g),
+    b: which(dark.b, light.b),
+    a,
+  })
+  return { dark: by(Math.min, dark), light: by(Math.max, light) }
+}

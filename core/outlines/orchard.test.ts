@@ -1,4 +1,5 @@
 import { expect, test } from 'vitest'
+import type { BlockOf } from '#core/blocks/index'
 import { walk } from '#core/blocks/tree'
 import { makeId, textOf, withDeck } from '#core/deck/deck.fixture'
 import { deckLinks } from '#core/deck/links'
@@ -65,8 +66,8 @@ test('a numbered list keeps its numbers, on the page and in the deck; so it does
 })
 
 test('a line of an entry that is a price fills its price', () => {
-  const prices = blocks('trees').filter((block) => block.kind === 'text' && block.part === 'price')
-  expect(prices.map((block) => said((block as { words: never }).words))).toEqual(['£38', '£64 a year', '£35'])
+  const prices = blocks('trees').filter((block): block is BlockOf<'text'> => block.kind === 'text' && block.part === 'price')
+  expect(prices.map((block) => said(block.words))).toEqual(['£38', '£64 a year', '£35'])
 })
 
 test('a page that links lead to by its file is made, once, and they lead to it', () => {

@@ -172,7 +172,7 @@ function partsAt(block: Block, values: StyleValues, setting: Setting, boxed: boo
     children: holds ? childrenOf(block, values, setting) : NONE,
     scrim: boxed && values.scrim ? scrimOf(values.scrim) : NONE,
     icon: values.icon ? iconToCss(values.icon, values.textAlign) : NONE,
-    shade: boxed && values.duotone ? shadeOf(values.duotone.dark) : NONE,
+    shade: boxed && values.duotone ? shadeOf(values.duotone) : NONE,
     top: values.topShape ? edgeToCss(values.topShape, 'top') : NONE,
     bottom: values.bottomShape ? edgeToCss(values.bottomShape, 'bottom') : NONE,
     ...(values.rows === 'stack' ? STACKED : UNSTACKED),

@@ -48,12 +48,19 @@ export function addPast(image: Declaration[], { zoom, focal, flip, filter }: Sty
 }
 
 /**
- * Two tones for black and white: the image in grey is multiplied with the light one, which lies under it, and nothing of
- * it stays darker than the dark one, which lies over it (Compositing and Blending 1, 10.1).
+ * Two tones for black and white: the image in grey is multiplied with the lighter one, which lies under it, and nothing of
+ * it stays darker than the darker one, which lies over it. Which of the two is the lighter is told channel by channel by
+ * blending them, since a role that is dark in one style guide is pale in another (Compositing and Blending 1, 9 and 10.1).
  */
 export function addDuotone(own: Declaration[], image: Declaration[], { duotone, filter }: StyleValues): void {
   if (!duotone) return
-  own.push(['background-color', colourToCss(duotone.light)], ['isolation', 'isolate'])
+  own.push(
+    ['background-color', colourToCss(duotone.dark)],
+    ['background-image', flat(duotone.light)],
+    ['background-blend-mode', 'lighten'],
+    ['isolation', 'isolate'],
+  )
+  keepLast(own, 'background-image')
   const others = filter ? filterToCss(filter) : 'none'
   image.push(['filter', others === 'none' ? 'grayscale(1)' : `grayscale(1) ${others}`], ['mix-blend-mode', 'multiply'])
   keepLast(image, 'filter')
@@ -72,12 +79,16 @@ export function scrimOf(scrim: NonNullable<StyleValues['scrim']>): Declaration[]
   ]
 }
 
-/** The dark tone of a duotone, over all that is darker. */
-export const shadeOf = (dark: Colour): Declaration[] => [
+/** A colour as an image, which can be blended with the one below. */
+const flat = (colour: Colour) => `linear-gradient(${colourToCss(colour)}, ${colourToCss(colour)})`
+
+/** The darker tone of a duotone, over all that is darker. */
+export const shadeOf = ({ dark, light }: NonNullable<StyleValues['duotone']>): Declaration[] => [
   ['content', '""'],
   ['position', 'absolute'],
   ['inset', '0'],
   ['z-index', '1'],
-  ['background', colourToCss(dark)],
+  ['background', `${flat(light)} ${colourToCss(dark)}`],
+  ['background-blend-mode', 'darken'],
   ['mix-blend-mode', 'lighten'],
 ]

@@ -1,4 +1,5 @@
 import { Plus, X } from 'lucide-react'
+import type { StyleGuide } from '#core/guide/style-guide'
 import type { PropertyValue } from '#core/style/registry'
 import { layersOfShadow, MOST_SHADOWS, type Shadow } from '#core/values/colour'
 import { ColourField } from '../../fields/colour-field'
@@ -24,10 +25,12 @@ export function ShadowRows({ style }: { style: StyleAccess }) {
   )
 }
 
-const FIRST: Layer = { x: 0, y: 8, blur: 24, spread: -4, colour: { role: 'ink', alpha: 0.3 } }
+/** A first shadow, in the colour of the guide's own: on a dark guide the ink is pale, and would glow. */
+const firstIn = ({ light }: StyleGuide): Layer => ({ x: 0, y: 8, blur: 24, spread: -4, colour: { role: light.role, alpha: 0.3 } })
 
 function BoxShadow({ style }: { style: StyleAccess }) {
-  const shadows = useSession((state) => state.session.site.guide.shadows)
+  const guide = useSession((state) => state.session.site.guide)
+  const { shadows } = guide
   const shadow = style.get('shadow') as Shadow | undefined
   const own = layersOfShadow(shadow)
   const set = (layers: Layer[], gesture?: string) => style.set({ shadow: layers.length > 0 ? { layers } : null }, gesture)
@@ -53,14 +56,14 @@ function BoxShadow({ style }: { style: StyleAccess }) {
             style.set({
               shadow:
                 name === 'own'
-                  ? { layers: own.length > 0 ? own : [FIRST] }
+                  ? { layers: own.length > 0 ? own : [firstIn(guide)] }
                   : name === 'none' && style.scope === 'base'
                     ? null
                     : { token: name },
             })
           }
         />
-        {own.length > 0 && own.length < MOST_SHADOWS && <More label="Add a shadow" onPress={() => set([...own, FIRST])} />}
+        {own.length > 0 && own.length < MOST_SHADOWS && <More label="Add a shadow" onPress={() => set([...own, firstIn(guide)])} />}
       </Row>
       {own.map((layer, at) => (
         <div key={at} className="my-0.5 rounded-2 border border-line-strong bg-field px-1.5 py-0.5">
@@ -103,7 +106,12 @@ function BoxShadow({ style }: { style: StyleAccess }) {
   )
 }
 
-const FIRST_OF_WORDS: WordsShadow[number] = { x: 0, y: 1, blur: 8, colour: { role: 'ink', alpha: 0.7 } }
+const firstOfWords = ({ light }: StyleGuide): WordsShadow[number] => ({
+  x: 0,
+  y: 1,
+  blur: 8,
+  colour: { role: light.role, alpha: 0.7 },
+})
 
 /** So many figures, in px, that a field was given. */
 function figuresOf(text: string, count: number): number[] | undefined {
@@ -112,6 +120,7 @@ function figuresOf(text: string, count: number): number[] | undefined {
 }
 
 function TextShadow({ style }: { style: StyleAccess }) {
+  const guide = useSession((state) => state.session.site.guide)
   const shadows = style.get('textShadow') ?? []
   const set = (next: WordsShadow, gesture?: string) => style.set({ textShadow: next.length > 0 ? next : null }, gesture)
   return (
@@ -121,7 +130,7 @@ function TextShadow({ style }: { style: StyleAccess }) {
           {style.isMixed('textShadow') ? MIXED : shadows.length === 0 ? 'No shadow' : `${shadows.length} of ${MOST_SHADOWS}`}
         </span>
         {shadows.length < MOST_SHADOWS && (
-          <More label="Add a shadow of the words" onPress={() => set([...shadows, FIRST_OF_WORDS])} />
+          <More label="Add a shadow of the words" onPress={() => set([...shadows, firstOfWords(guide)])} />
         )}
       </Row>
       {shadows.map((one, at) => (
