@@ -1,10 +1,11 @@
 import { EyeOff, Lock } from 'lucide-react'
 import { memo, useState } from 'react'
 import type { Block, Section } from '#core/blocks/index'
-import { hasWords, isContainer } from '#core/blocks/tree'
-import { plainText } from '#core/values/words'
+import { isContainer } from '#core/blocks/tree'
 import { useSession, useSessionStore } from '../session/context'
 import { blockName } from '#core/blocks/block-name'
+import { firstWords } from '#core/blocks/name-with-words'
+import { editWords } from './on-selection'
 import { edit, select, toggleSelected } from '../session/store'
 import { type TreeDrop, useTreeDrag } from './tree-drag'
 import { spanText } from './tray/figures'
@@ -22,13 +23,8 @@ export function BlockTree({ section }: { section: Section }) {
   )
 }
 
-/** The first words of a block, for those that have no name of their own. */
-export function wordsOf(block: Block, language: string): string {
-  if (block.name !== undefined || !hasWords(block)) return ''
-  return plainText(block.words[language] ?? [])
-    .trim()
-    .slice(0, 40)
-}
+/** The first words of a block, or of what it holds, for those that have no name of their own. */
+export const wordsOf = (block: Block, language: string): string => (block.name === undefined ? firstWords(block, language, 40) : '')
 
 const LINES = { before: 'shadow-[inset_0_2px_#EDB700]', after: 'shadow-[inset_0_-2px_#EDB700]', into: 'bg-wash' }
 
@@ -54,7 +50,13 @@ const BlockItem = memo(function BlockItem({ block, depth, drop }: { block: Block
           style={{ paddingLeft: 31 + depth * 12 }}
           onClick={(event) => (event.shiftKey || event.ctrlKey || event.metaKey ? toggleSelected : select)(store, block.id)}
           onDoubleClick={() => setRenaming(true)}
-          onKeyDown={(event) => event.key === 'F2' && setRenaming(true)}
+          onKeyDown={(event) => {
+            if (event.key === 'F2') setRenaming(true)
+            if (event.key !== 'Enter' || event.shiftKey || event.ctrlKey || event.metaKey) return
+            event.preventDefault()
+            select(store, block.id)
+            editWords(store)
+          }}
         >
           <span className="min-w-0 truncate">
             {blockName(block)}

@@ -22,8 +22,9 @@ import {
   toggleHidden,
   toggleLocked,
   ungroupSelection,
+  editWords,
 } from './on-selection'
-import { openViews, toggleMainAndNarrow } from '../session/desk'
+import { toggleMainAndNarrow } from '../session/desk'
 import { blockName } from '#core/blocks/block-name'
 import { BLOCK_TERMS, JOB_TERMS } from './by-name/terms'
 import { allSelected, type SessionStore, pageOf, select, selected, selectMany } from '../session/store'
@@ -77,11 +78,6 @@ function extendBeside(store: SessionStore, by: 1 | -1): void {
     )
 }
 
-function selectInside(store: SessionStore): void {
-  const place = selected(store.getState())
-  if (place && 'children' in place.block && place.block.children[0]) select(store, place.block.children[0].id)
-}
-
 function leaveOrDeselect(store: SessionStore): void {
   const { selection, also, picked, drawing, cropping, playhead } = store.getState()
   if (selection === null && playhead !== null) return store.setState({ playhead: null, running: null })
@@ -91,14 +87,6 @@ function leaveOrDeselect(store: SessionStore): void {
   if (also.length > 0) return select(store, selection)
   const place = selected(store.getState())
   select(store, place?.ancestors.at(-1)?.id ?? null)
-}
-
-function editWords(store: SessionStore): void {
-  const state = store.getState()
-  const place = selected(state)
-  const [view] = openViews(state)
-  if (place && 'words' in place.block) store.setState({ words: { block: place.block.id, view: view! } })
-  else selectInside(store)
 }
 
 function cycleScope(store: SessionStore): void {

@@ -30,6 +30,17 @@ describe('distances', () => {
     expect(linesTo(box(0, 0, 400, 100), outer, [box(0, 100, 400, 40)], 1)).toEqual([])
   })
 
+  test('say by how much a neighbour lies over the block, across and down', () => {
+    const over = linesTo(inner, outer, [box(160, 130, 100, 100)], 1).filter((line) => line.over)
+    expect(over.map((line) => line.px)).toEqual([20, 20])
+    expect(linesBetween(inner, box(160, 130, 100, 100), 0.5).map((line) => [line.px, line.over])).toEqual([
+      [40, true],
+      [40, true],
+    ])
+    // What lies wholly inside is held, and no overlap.
+    expect(linesTo(inner, outer, [box(110, 110, 10, 10)], 1).some((line) => line.over)).toBe(false)
+  })
+
   test('are px of the page, whatever the view’s zoom', () => {
     expect(linesTo(inner, outer, [], 0.5).map((line) => line.px)).toEqual([200, 440, 200, 300])
   })
@@ -55,9 +66,9 @@ describe('distances between two boxes', () => {
     expect(px(outer, inner)).toEqual([100, 220, 100, 150])
   })
 
-  test('are none where they touch or lie over each other', () => {
+  test('are none where they touch, and say it where they lie over each other', () => {
     expect(px(inner, box(180, 100, 50, 50))).toEqual([])
-    expect(px(inner, box(150, 120, 100, 100))).toEqual([])
+    expect(px(inner, box(150, 120, 100, 100))).toEqual([30, 30])
   })
 
   test('run to the nearest column lines, and not from a side that stands on one', () => {

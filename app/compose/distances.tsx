@@ -4,14 +4,22 @@ import { type Box, boxOf, boxOfElement, type StageView, useFrames } from '../liv
 import { selected } from '../session/store'
 
 /** A dimension line, px of the screen, and its length in px of the page. */
-export type Line = { x1: number; y1: number; x2: number; y2: number; px: number }
+export type Line = {
+  x1: number
+  y1: number
+  x2: number
+  y2: number
+  px: number
+  /** True for one over which two boxes overlap. */
+  over?: true
+}
 
 const right = (box: Box) => box.left + box.width
 const bottom = (box: Box) => box.top + box.height
 
 /**
  * Lines from a box outwards, one to each side: to the nearest neighbour that it would run into, else to the edge of
- * what holds both; none where there is less than 1 px. Boxes are in px of the screen, `px` is in those of the page.
+ * what holds both; none where there is less than 1 px. Over a neighbour that it overlaps, by how much. Boxes are in px of the screen, `px` is in those of the page.
  */
 export function linesTo(inner: Box, outer: Box, neighbours: readonly Box[], scale: number): Line[] {
   const x = inner.left + inner.width / 2
@@ -30,7 +38,19 @@ export function linesTo(inner: Box, outer: Box, neighbours: readonly Box[], scal
     { x1: x, x2: x, y1: to.top, y2: inner.top, px: (inner.top - to.top) / scale },
     { x1: x, x2: x, y1: bottom(inner), y2: to.bottom, px: (to.bottom - bottom(inner)) / scale },
   ]
-  return lines.filter((line) => line.px >= 1)
+  return [...lines.filter((line) => line.px >= 1), ...neighbours.flatMap((box) => overlapOf(inner, box, scale))]
+}
+
+/** How far two boxes lie over each other, across and down; nothing where they do not, or where one holds the other. */
+function overlapOf(a: Box, b: Box, scale: number): Line[] {
+  const [left, to] = [Math.max(a.left, b.left), Math.min(right(a), right(b))]
+  const [top, end] = [Math.max(a.top, b.top), Math.min(bottom(a), bottom(b))]
+  if ((to - left) / scale < 1 || (end - top) / scale < 1 || holds(a, b) || holds(b, a)) return []
+  const [x, y] = [(left + to) / 2, (top + end) / 2]
+  return [
+    { x1: left, x2: to, y1: y, y2: y, px: (to - left) / scale, over: true },
+    { x1: x, x2: x, y1: top, y2: end, px: (end - top) / scale, over: true },
+  ]
 }
 
 const holds = (outer: Box, inner: Box) =>
@@ -38,7 +58,7 @@ const holds = (outer: Box, inner: Box) =>
 
 /**
  * Lines between two boxes: from each edge of the inner one to that of the outer, where one holds the other; else across
- * and down the space that is between them. None where there is less than 1 px.
+ * and down the space that is between them, or how far they overlap. None where there is less than 1 px.
  */
 export function linesBetween(a: Box, b: Box, scale: number): Line[] {
   if (holds(b, a)) return linesTo(a, b, [], scale)
@@ -53,7 +73,8 @@ export function linesBetween(a: Box, b: Box, scale: number): Line[] {
     { x1: right(first), x2: second.left, y1: y, y2: y, px: (second.left - right(first)) / scale },
     { x1: x, x2: x, y1: bottom(upper), y2: lower.top, px: (lower.top - bottom(upper)) / scale },
   ]
-  return lines.filter((line) => line.px >= 1)
+  const apart = lines.filter((line) => line.px >= 1)
+  return apart.length > 0 ? apart : overlapOf(a, b, scale)
 }
 
 /**
@@ -131,17 +152,17 @@ export function Distances({ index }: { index: number }) {
 export const within = (at: number, size: number, length: number): number => Math.max(0, Math.min(at, length - size))
 
 function Dimension({ line, sign, bounds }: { line: Line; sign: string; bounds: { width: number; height: number } }) {
-  const { x1, y1, x2, y2, px } = line
+  const { x1, y1, x2, y2, px, over } = line
   const level = y1 === y2
   const tick = (x: number, y: number) => (level ? `M${x} ${y - 4}v8` : `M${x - 4} ${y}h8`)
-  const label = `${sign}${Number(px.toFixed(1))}`
+  const label = `${over ? 'over by ' : sign}${Number(px.toFixed(1))}`
   const width = label.length * 7 + 8
   const x = within((x1 + x2) / 2 - width / 2 + (level ? 0 : width / 2 + 6), width, bounds.width)
   const y = within((y1 + y2) / 2 - 8 + (level ? 12 : 0), 16, bounds.height)
   return (
     <g>
       <path d={`M${x1} ${y1}L${x2} ${y2}${tick(x1, y1)}${tick(x2, y2)}`} stroke="#F4F7F1" strokeWidth="3" fill="none" />
-      <path d={`M${x1} ${y1}L${x2} ${y2}${tick(x1, y1)}${tick(x2, y2)}`} stroke="#16211B" fill="none" />
+      <path d={`M${x1} ${y1}L${x2} ${y2}${tick(x1, y1)}${tick(x2, y2)}`} stroke={over ? '#A8401F' : '#16211B'} fill="none" />
       <rect x={x} y={y} width={width} height={16} fill="#F4F7F1" stroke="#CDD8C6" />
       <text x={x + width / 2} y={y + 12} textAnchor="middle" className="figure" fontSize="11" fill="#16211B">
         {label}

@@ -1,5 +1,5 @@
 import { type Block, type BlockKind, mayHold } from '#core/blocks/index'
-import { newBlock, newSection } from '#core/blocks/defaults'
+import { likeBefore, newBlock, newSection } from '#core/blocks/defaults'
 import { hasWords, isContainer, walk } from '#core/blocks/tree'
 import { findBlock, walkPage, withNewIds } from '#core/site/tree'
 import type { Edit } from '#core/edits/index'
@@ -33,8 +33,12 @@ export function insertPlace(state: SessionState, kind: BlockKind): { parent: str
   return undefined
 }
 
-function insert(store: SessionStore, block: Block): void {
-  const place = insertPlace(store.getState(), block.kind)
+/** Puts a block in, looking as the one before it where that is of its kind. */
+function insert(store: SessionStore, made: Block): void {
+  const state = store.getState()
+  const place = insertPlace(state, made.kind)
+  const holder = place && findBlock(state.session.site, place.parent)?.block
+  const block = place && holder && isContainer(holder) ? likeBefore(made, holder.children[place.index - 1]) : made
   if (place && edit(store, { kind: 'insert', ...place, blocks: [block] })) select(store, block.id)
 }
 

@@ -9,6 +9,7 @@ import { styleEdits, wordEdits } from '#core/many/take-style'
 import type { Length } from '#core/values/length'
 import type { Edit } from '#core/edits/index'
 import { positionOf } from '#core/edits/places'
+import { openViews } from '../session/desk'
 import { allSelected, type SessionStore, edit, editAll, makeId, pageOf, select, selected, selectMany } from '../session/store'
 
 /** Repeats the selection along its row or column, with a space before each copy. */
@@ -157,4 +158,23 @@ export function stepSelection(store: SessionStore, by: { start?: number; span?: 
   const state = store.getState()
   const scope = ofWidths(state.scope)
   editAll(store, by.span ? 'columns' : 'from column', stepEdits(state.session.site, allSelected(state), by, scope))
+}
+
+/** Selects the first block of what the selection holds. */
+function selectInside(store: SessionStore): void {
+  const place = selected(store.getState())
+  if (place && 'children' in place.block && place.block.children[0]) select(store, place.block.children[0].id)
+}
+
+/**
+ * Opens the words of the selection for editing, or goes inside it.
+ * @param typed letters that were typed before
+ */
+export function editWords(store: SessionStore, typed?: string): void {
+  const state = store.getState()
+  const place = selected(state)
+  const [view] = openViews(state)
+  if (place && 'words' in place.block)
+    store.setState({ words: { block: place.block.id, view: view!, ...(typed ? { typed } : {}) } })
+  else selectInside(store)
 }

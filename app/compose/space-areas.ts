@@ -2,7 +2,7 @@ import type { Box } from '../live/frames'
 
 /** Space that belongs to a block: one of its paddings, or a gap between what it holds. */
 export type SpaceArea = {
-  name: 'paddingTop' | 'paddingBottom' | 'paddingSides' | 'gap' | 'rowGap'
+  name: 'paddingTop' | 'paddingBottom' | 'paddingSides' | 'paddingStart' | 'paddingEnd' | 'gap' | 'rowGap'
   /** Px of the screen. */
   box: Box
   /** Px of the page. */
@@ -13,7 +13,17 @@ export type SpaceArea = {
 }
 
 /** Sizes that a block has at one width, px of the page. */
-export type Spaces = { top: number; bottom: number; sides: number; gap: number; rowGap: number }
+export type Spaces = {
+  top: number
+  bottom: number
+  left: number
+  right: number
+  /** The property that each side is set by. */
+  leftBy: 'paddingSides' | 'paddingStart' | 'paddingEnd'
+  rightBy: 'paddingSides' | 'paddingStart' | 'paddingEnd'
+  gap: number
+  rowGap: number
+}
 
 const right = (box: Box) => box.left + box.width
 const bottom = (box: Box) => box.top + box.height
@@ -26,14 +36,15 @@ const near = (a: number, b: number) => Math.abs(a - b) < 1
  */
 export function spaceAreas(box: Box, children: readonly Box[], spaces: Spaces, scale: number): SpaceArea[] {
   const areas: SpaceArea[] = []
-  const { top, bottom: below, sides, gap, rowGap } = spaces
+  const { top, bottom: below, gap, rowGap } = spaces
   const padding = (name: SpaceArea['name'], px: number, area: Box, axis: 'x' | 'y', grows: 1 | -1) =>
     px >= 1 && areas.push({ name, px, box: area, axis, grows })
   padding('paddingTop', top, { ...box, height: top * scale }, 'y', 1)
   padding('paddingBottom', below, { ...box, top: bottom(box) - below * scale, height: below * scale }, 'y', -1)
   const inner = { top: box.top + top * scale, height: box.height - (top + below) * scale }
-  padding('paddingSides', sides, { left: box.left, width: sides * scale, ...inner }, 'x', 1)
-  padding('paddingSides', sides, { left: right(box) - sides * scale, width: sides * scale, ...inner }, 'x', -1)
+  padding(spaces.leftBy, spaces.left, { left: box.left, width: spaces.left * scale, ...inner }, 'x', 1)
+  const end = spaces.right * scale
+  padding(spaces.rightBy, spaces.right, { left: right(box) - end, width: end, ...inner }, 'x', -1)
 
   const rows = new Map<number, Box[]>()
   for (const child of [...children].sort((a, b) => a.top - b.top)) {

@@ -29,6 +29,12 @@ function areasOf(view: StageView, { block }: Place): SpaceArea[] {
   const window = view.frame.document.defaultView!
   const [own, laid] = [window.getComputedStyle(element), window.getComputedStyle(inner)]
   const figure = (value: string) => Number.parseFloat(value) || 0
+  const sides = appliesTo('paddingSides', block.kind)
+  const rightToLeft = own.direction === 'rtl'
+  // A side that has a padding of its own anywhere is dragged by itself.
+  const { base, below } = block.style
+  const by = (name: 'paddingStart' | 'paddingEnd') =>
+    [base, ...Object.values(below ?? {})].some((values) => values?.[name] !== undefined) ? name : 'paddingSides'
   const children = isContainer(block)
     ? block.children.flatMap((one) => {
         const found = view.frame.find(one.id)
@@ -42,7 +48,10 @@ function areasOf(view: StageView, { block }: Place): SpaceArea[] {
     {
       top: figure(own.paddingTop),
       bottom: figure(own.paddingBottom),
-      sides: appliesTo('paddingSides', block.kind) ? figure(own.paddingLeft) : 0,
+      left: sides ? figure(own.paddingLeft) : 0,
+      right: sides ? figure(own.paddingRight) : 0,
+      leftBy: by(rightToLeft ? 'paddingEnd' : 'paddingStart'),
+      rightBy: by(rightToLeft ? 'paddingStart' : 'paddingEnd'),
       gap: laid.display.includes('flex') || laid.display.includes('grid') ? figure(laid.columnGap) : 0,
       rowGap: laid.display.includes('flex') || laid.display.includes('grid') ? figure(laid.rowGap) : 0,
     },

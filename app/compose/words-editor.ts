@@ -143,8 +143,11 @@ export function mountEditor(
     select(store, target.closest<HTMLElement>('[data-block]')?.dataset.block ?? null)
   }
   view.frame.document.addEventListener('pointerdown', onLeave)
-  placeCaret(editor, store.getState().words?.caret)
-  if (typed !== '') editor.commands.insertContent(typed)
+  const { words: opened } = store.getState()
+  placeCaret(editor, opened?.caret)
+  const before = (opened?.typed ?? '') + typed
+  if (before !== '') editor.commands.insertContent(before)
+  if (opened?.typed) store.setState({ words: { ...opened, typed: undefined } })
   return () => {
     view.frame.document.removeEventListener('pointerdown', onLeave)
     if (openEditor() === editor) setOpenEditor(null)

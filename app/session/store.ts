@@ -31,6 +31,8 @@ export type WordsEditing = {
   view: number
   /** Where the caret goes: the start, a point of the page in px of the view, or else the end. */
   caret?: 'start' | { left: number; top: number }
+  /** Letters that were typed before it was known that they are words. */
+  typed?: string
 }
 
 /** What was copied, and the place after it: a holder of blocks, and an index in it. */
@@ -74,6 +76,8 @@ export type SessionState = {
   /** Widths of views that are folded away, and columns of the tray by their names. */
   foldedViews: readonly number[]
   foldedColumns: readonly string[]
+  /** True while paddings and spaces have a field for each side. */
+  eachSide: boolean
   /** The column of the tray that is chosen among those in tabs; it stays from one block to the next. */
   trayTab: string | null
   /** Views that show the wire look, by index. */
@@ -149,6 +153,7 @@ export function createSessionStore(siteId: string, pageId: string, site: Site, r
     trayHeight: null,
     foldedViews: [],
     foldedColumns: NONE,
+    eachSide: false,
     trayTab: null,
     wire: NO_VIEWS,
     comparing: false,

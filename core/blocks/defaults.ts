@@ -21,5 +21,22 @@ export function newSection(job: Job, makeId: MakeId): Section {
 
 /** The block that Enter makes after one that takes words: another of its list or nav, or a text. */
 export function nextBlock(block: Block, makeId: MakeId): Block {
-  return newBlock(block.kind === 'item' || block.kind === 'link' ? block.kind : 'text', makeId)
+  return likeBefore(newBlock(block.kind === 'item' || block.kind === 'link' ? block.kind : 'text', makeId), block)
+}
+
+/** Where one block alone stands. */
+const ITS_OWN = ['start', 'rowStart', 'order'] as const
+
+/** A new block as the one before it looks, where both are of one kind: its type, kind of button, and style, but for its place. */
+export function likeBefore<B extends Block>(made: B, before: Block | undefined): B {
+  if (!before || before.kind !== made.kind || before.kind === 'section') return made
+  const without = <V extends object>(values: V): V =>
+    Object.fromEntries(Object.entries(values).filter(([name]) => !(ITS_OWN as readonly string[]).includes(name))) as V
+  const { below, ...scopes } = before.style
+  const style = {
+    ...Object.fromEntries(Object.entries(scopes).map(([scope, values]) => [scope, without(values as object)])),
+    ...(below ? { below: Object.fromEntries(Object.entries(below).map(([id, values]) => [id, without(values)])) } : {}),
+  }
+  const looks = Object.fromEntries(Object.entries(before).filter(([name]) => name === 'type' || name === 'look'))
+  return { ...made, ...looks, style }
 }

@@ -5,11 +5,11 @@ import { blockName } from './block-name'
 
 const MOST = 28
 
-/** The first words in a block, cut where they are long; empty where it has none. */
-function firstWords(block: Block, language: string): string {
+/** The first words in a block, cut after `most` letters; empty where it has none. */
+export function firstWords(block: Block, language: string, most = MOST): string {
   for (const one of walk(block)) {
     const text = hasWords(one) ? plainText(one.words[language] ?? []).trim() : ''
-    if (text !== '') return text.length > MOST ? `${text.slice(0, MOST).trimEnd()} …` : text
+    if (text !== '') return text.length > most ? `${text.slice(0, most).trimEnd()} …` : text
   }
   return ''
 }

@@ -37,6 +37,12 @@ function isShown(block: Block, sight: Sight): boolean {
   return !hasWords(block) || block.kind === 'field' || plainText(spansOf(block, sight)).trim() !== ''
 }
 
+/** What a block's paddings take of its width, px. */
+function paddedBy({ paddingSides, paddingStart, paddingEnd }: StyleValues, sight: Sight, width: number): number {
+  const px = (length: StyleValues['paddingSides']) => pxOf(length ?? paddingSides, sight, width) ?? 0
+  return px(paddingStart) + px(paddingEnd)
+}
+
 /** Height of one line of what can be pressed, with its padding, px. */
 function buttonHeight(block: BlockOf<'button'>, width: number, sight: Sight): number {
   const look = sight.site.guide.buttons.find((one) => one.name === block.look)
@@ -150,7 +156,7 @@ export function pictureBoxes(section: Section, sight: Sight, words: Map<string, 
     }
     if (block.kind === 'icon') return block.size
     if (block.kind === 'divider') return 1
-    const sides = 2 * (pxOf(valuesOf(block, sight).paddingSides, sight, width) ?? 0)
+    const sides = paddedBy(valuesOf(block, sight), sight, width)
     const setting = settingOf(block, sight)
     if (hasWords(block)) words.set(block.id, width - sides)
     const lines = hasWords(block) ? linesIn(spansOf(block, sight), width - sides, setting) * setting.line : 0
@@ -172,7 +178,7 @@ export function pictureBoxes(section: Section, sight: Sight, words: Map<string, 
     const breakpoint = site.breakpoints[index]!
     const card = block.kind === 'group' ? site.guide.looks.cards.find((one) => one.name === block.look) : undefined
     const inset = card ? 2 * ((pxOf(card.padding, sight) ?? 0) + card.edgeWidth) : 0
-    const sides = 2 * (pxOf(values.paddingSides, sight, width) ?? 0)
+    const sides = paddedBy(values, sight, width)
     const wide = values.reach === 'full' ? viewport : contentWidth(breakpoint, viewport)
     const room = block.kind === 'section' ? wide : Math.max(0, width - sides - inset)
     const children = block.children.filter((one) => isShown(one, sight) && !isOut(one, sight))

@@ -50,7 +50,7 @@ describe('a state', () => {
       { base: { transition: { duration: 0.4, easing: 'ease-out', delay: 0.1 } }, hover: { lift: 6, ink: { role: 'link' } } },
     )
     expect(css).toMatch(
-      /prefers-reduced-motion:no-preference\)\{\.work-text\{transition:translate \.4s ease-out \.1s,color \.4s ease-out \.1s\}/,
+      /prefers-reduced-motion:no-preference\)\{\.work-text\{transition:color \.4s ease-out \.1s,translate \.4s ease-out \.1s\}/,
     )
   })
 

@@ -85,7 +85,9 @@ export function surroundOf(block: Container, outer: Surround, breakpoints: reado
     const at = outer.ranges[index]!
     const layout = layoutAt(block, breakpoints, index)
     const full = extentOf(block, outer, breakpoints, index)
-    const sides = 2 * pxOf(valueAt(block.style, 'paddingSides', breakpoints, index))
+    const side = (name: 'paddingStart' | 'paddingEnd') =>
+      pxOf(valueAt(block.style, name, breakpoints, index) ?? valueAt(block.style, 'paddingSides', breakpoints, index))
+    const sides = side('paddingStart') + side('paddingEnd')
     const extent = { ...full, px: full.px - sides }
     const tracks = valueAt(block.style, 'tracks', breakpoints, index)
     const gap = valueAt(block.style, 'gap', breakpoints, index)

@@ -1,5 +1,14 @@
 import type { Breakpoint } from '#core/grid/breakpoint'
-import { isState, type PropertyName, type PropertyValue, type Scope, type Style, type StyleValues, valuesIn } from './registry'
+import {
+  inOrder,
+  isState,
+  type PropertyName,
+  type PropertyValue,
+  type Scope,
+  type Style,
+  type StyleValues,
+  valuesIn,
+} from './registry'
 
 /**
  * The cascade, in one place: which values of a block hold where. The base holds at every width; an exception holds below
@@ -7,6 +16,7 @@ import { isState, type PropertyName, type PropertyValue, type Scope, type Style,
  */
 
 const NOTHING: StyleValues = {}
+
 const known = new WeakMap<Style, { breakpoints: readonly Breakpoint[]; ranges: readonly StyleValues[] }>()
 
 /**
@@ -17,10 +27,10 @@ export function valuesByRange(style: Style, breakpoints: readonly Breakpoint[]):
   const before = known.get(style)
   if (before?.breakpoints === breakpoints) return before.ranges
   const { base, below } = style
-  let values = base ?? NOTHING
+  let values = inOrder(base ?? NOTHING)
   const ranges = breakpoints.map(({ id }, index) => {
     const exceptions = index === 0 ? undefined : below?.[id]
-    if (exceptions) values = { ...values, ...exceptions }
+    if (exceptions) values = inOrder({ ...values, ...exceptions })
     return values
   })
   // A style that is not frozen is still being made.

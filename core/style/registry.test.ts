@@ -3,10 +3,11 @@ import { describe, expect, test } from 'vitest'
 import { BLOCK_KINDS, traitsOf } from '#core/blocks/index'
 import { sharedRules, tokenDeclarations } from '#core/render/guide-rules'
 import { DEFAULT_BREAKPOINTS, newSite } from '#core/site/defaults'
+import { pixels } from '#core/values/length'
 import { testIds } from '#core/values/ids.fixture'
 import type { Layout, Setting } from './property'
 import { appliesTo, hasColumn } from '#core/blocks/applies'
-import { properties, type PropertyName, propertyNames, propertyOf, styleSchema, valuesIn } from './registry'
+import { inOrder, properties, type PropertyName, propertyNames, propertyOf, statesOfStyle, styleSchema, valuesIn } from './registry'
 import { valueAt } from './cascade'
 
 const px = { value: 12, unit: 'px' }
@@ -47,13 +48,18 @@ const SAMPLES: Record<PropertyName, unknown> = {
   spaceAfter: { token: 'space-4' },
   paddingTop: px,
   paddingBottom: px,
+  spaceStart: px,
+  spaceEnd: px,
   paddingSides: px,
+  paddingStart: px,
+  paddingEnd: px,
   face: 'heading',
   weight: 560,
   size: { fluid: { from: { at: 375, px: 30 }, to: { at: 1360, px: 60 } } },
   leading: 1.2,
   tracking: -0.01,
   textAlign: 'center',
+  wordsAt: 'center',
   lines: 'balance',
   letterCase: 'capitals',
   italic: 'italic',
@@ -201,4 +207,12 @@ describe('the value that holds', () => {
     expect(valuesIn(style, { below: 'narrow' })).toBeUndefined()
     expect(valuesIn(style, 'hover')).toBeUndefined()
   })
+})
+
+test('values are printed in one order, in whichever they were set', () => {
+  const values = { paddingEnd: pixels(8), paddingSides: pixels(24), span: 4 }
+  expect(Object.keys(inOrder(values))).toEqual(['span', 'paddingSides', 'paddingEnd'])
+  const inside = inOrder(values)
+  expect(inOrder(inside)).toBe(inside)
+  expect(statesOfStyle({ hover: values }).map(([, one]) => Object.keys(one))).toEqual([['span', 'paddingSides', 'paddingEnd']])
 })

@@ -20,6 +20,24 @@ export type StyleValues = Partial<Values>
 
 export const propertyNames = Object.keys(properties) as PropertyName[]
 
+const RANKS = new Map(propertyNames.map((name, rank) => [name as string, rank]))
+
+/**
+ * Values in the one order that all are printed in, that of the registry: what sets all sides stands before what sets one,
+ * in whichever order they were set.
+ */
+export function inOrder(values: StyleValues): StyleValues {
+  let last = -1
+  let sorted = true
+  for (const name in values) {
+    const rank = RANKS.get(name) ?? 0
+    if (rank < last) sorted = false
+    last = rank
+  }
+  if (sorted) return values
+  return Object.fromEntries(Object.entries(values).sort(([a], [b]) => (RANKS.get(a) ?? 0) - (RANKS.get(b) ?? 0)))
+}
+
 /** A property without the type of its own value, for code that treats all of them alike. */
 export const propertyOf = (name: PropertyName) => properties[name] as Property<z.ZodType>
 
@@ -59,5 +77,5 @@ export const ofWidths = (scope: Scope): Exclude<Scope, BlockState> => (isState(s
 export const statesOfStyle = (style: Style): [BlockState, StyleValues][] =>
   BLOCK_STATES.flatMap((state) => {
     const values = style[state]
-    return values ? [[state, values] as [BlockState, StyleValues]] : []
+    return values ? [[state, inOrder(values)] as [BlockState, StyleValues]] : []
   })

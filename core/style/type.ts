@@ -52,6 +52,14 @@ export const type = {
     applies: ['aligned'],
     css: (value) => [['text-align', value]],
   }),
+  // Where the lines stand in a box that is higher than they are (CSS Box Alignment 3, 5.1: in a block container).
+  wordsAt: property({
+    label: 'Words at',
+    column: 'type',
+    schema: z.enum(['start', 'center', 'end']),
+    applies: ['aligned'],
+    css: (value) => [['align-content', value]],
+  }),
   lines: property({
     label: 'Lines',
     column: 'type',

@@ -26,7 +26,7 @@ const LEADS: Record<string, string> = {
   'padding-top': 'Padding top',
   'padding-bottom': 'Padding bottom',
   'padding-inline': 'Padding sides',
-  'padding-left': 'Padding sides',
+  'padding-left': 'Padding left',
   background: 'Fill, in',
   'background-color': 'Fill, in',
   'background-image': 'Fill layers',

@@ -33,6 +33,9 @@ const HANGS_ON: Partial<Record<PropertyName, PropertyName>> = {
   focal: 'aspect',
 }
 
+/** Properties that have a field only while each side has one. */
+const EACH_SIDE: ReadonlySet<PropertyName> = new Set(['paddingStart', 'paddingEnd', 'spaceStart', 'spaceEnd', 'paddingBottom'])
+
 const isField = 'input, textarea, button, [role="combobox"]'
 
 const fieldOf = (name: PropertyName): HTMLElement | undefined => {
@@ -88,6 +91,7 @@ export function propertyCommands(store: SessionStore): Command[] {
         run: () => {
           if (places.length === 0) return void toast(`Select a block first: ${label} is in its tray, under ${title}.`)
           openColumn(store, title)
+          if (EACH_SIDE.has(name)) store.setState({ eachSide: true })
           const hanging = HANGS_ON[name]
           focusField(() => fieldOf(name), hanging ? () => fieldOf(hanging) : nothing, label)
         },

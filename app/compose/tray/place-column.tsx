@@ -9,13 +9,13 @@ import { surroundAt } from '#core/render/surround'
 import { edit } from '../../session/store'
 import { ChoiceOf, LengthOf, MIXED, NumberOf, ToggleOf } from './fields'
 import { TogetherRows } from './together-rows'
-import { LengthField } from '../../fields/length-field'
 import { ListField } from '../../ui/list-field'
 import { MOST_ROWS, parseRowSizes, rowSizesText } from '#core/style/row-sizes'
 import { EdgesList } from './edges-list'
 import { ReachRow } from './reach-row'
 import { ReadingOrder } from './reading-order'
 import { placeInWords } from './figures'
+import { PaddingRows, SpaceRows } from './side-rows'
 import { ColumnHead, Finding, Row } from '../../fields/row'
 import type { StyleAccess } from '../../fields/use-style'
 
@@ -59,10 +59,7 @@ export function PlaceColumn({ style }: { style: StyleAccess }) {
       {inGrid && style.get('position') !== 'backdrop' && <ColumnPicker style={style} />}
       <ReachRow style={style} />
       {style.places.every((each) => isContainer(each.block) && each.block.kind !== 'slideshow') && <LayoutRows style={style} />}
-      <Row label="Space" style={style} names={['spaceBefore', 'spaceAfter']}>
-        <LengthOf style={style} name="spaceBefore" placeholder="Before" tokens="spaces" />
-        <LengthOf style={style} name="spaceAfter" placeholder="After" tokens="spaces" />
-      </Row>
+      <SpaceRows style={style} />
       {one && <Finding well>{words}</Finding>}
       {one && place.ancestors.length > 0 && <EdgesList place={place} range={style.range} />}
       {one && <ReadingOrder place={place} style={style} />}
@@ -76,17 +73,7 @@ export function PlaceColumn({ style }: { style: StyleAccess }) {
       ))}
       <div className="mt-2 border-t border-line pt-1">
         {!section && <PositionRows style={style} />}
-        <Row label="Padding" style={style} names={['paddingTop', 'paddingBottom', 'paddingSides']}>
-          <LengthField
-            label="Padding top and bottom"
-            least={0}
-            placeholder={style.isMixed('paddingTop') ? MIXED : 'Ends'}
-            tokens="spaces"
-            value={style.get('paddingTop')}
-            onChange={(value) => style.set({ paddingTop: value, paddingBottom: value })}
-          />
-          {style.has('paddingSides') && <LengthOf style={style} name="paddingSides" placeholder="Sides" tokens="spaces" />}
-        </Row>
+        <PaddingRows style={style} />
         {!section && (
           <Row label="Width" style={style} names={['width', 'maxWidth']}>
             <LengthOf style={style} name="width" placeholder="Auto" />
@@ -107,7 +94,7 @@ export function PlaceColumn({ style }: { style: StyleAccess }) {
         )}
         {style.has('shown') && <ShownRow style={style} />}
         <Row label="Height" style={style} names={['height', 'minHeight']}>
-          {!section && <LengthOf style={style} name="height" placeholder="Auto" />}
+          <LengthOf style={style} name="height" placeholder="Auto" />
           <LengthOf style={style} name="minHeight" placeholder="At least" />
         </Row>
       </div>

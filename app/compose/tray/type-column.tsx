@@ -24,6 +24,12 @@ const ALIGN = [
   { value: 'center', label: 'Centre' },
   { value: 'end', label: 'End' },
 ] as const
+/** Where the lines stand in a box that is higher than they are. */
+const WORDS_AT = [
+  { value: 'start', label: 'The top' },
+  { value: 'center', label: 'The middle' },
+  { value: 'end', label: 'The bottom' },
+] as const
 const LINES = [
   { value: 'wrap', label: 'Free' },
   { value: 'balance', label: 'Balance' },
@@ -114,6 +120,9 @@ export function TypeColumn({ style }: { style: StyleAccess }) {
         <Row label="Lines" style={style} names={['lines', 'textAlign']}>
           <ChoiceOf style={style} name="lines" options={LINES} fallback={role?.lines ?? 'wrap'} />
           <ChoiceOf style={style} name="textAlign" placeholder="Start" options={ALIGN} />
+        </Row>
+        <Row label="Words at" style={style} names={['wordsAt']}>
+          <ChoiceOf style={style} name="wordsAt" options={WORDS_AT} fallback="start" />
         </Row>
         <Row label="Letters" style={style} names={['letterCase', 'italic']}>
           <ChoiceOf style={style} name="letterCase" options={CASES} fallback={role?.letterCase ?? 'as-typed'} />
