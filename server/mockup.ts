@@ -44,7 +44,8 @@ export async function mockupMarkup(
       site,
       page,
       {
-        picture: (picture, making) => pictures.get(keyOf(picture, making)) ?? '',
+        // Of a film the browser takes the first frame itself.
+        picture: (picture, making) => pictures.get(keyOf(picture, making)) ?? (isFilm(picture) ? `/pictures/${picture.hash}` : ''),
         fonts: fonts.filter((one) => one.url !== ''),
       },
       viewportHeightFor(width),

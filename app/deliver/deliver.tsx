@@ -5,8 +5,10 @@ import { toast } from 'sonner'
 import { faultsIn, type PageFinding } from '#core/analysis/checks/index'
 import type { WebChoices } from '#core/picture/measured'
 import { FORMATS } from '#core/picture/picture'
+import { viewportHeightFor } from '#core/grid/viewport-height'
 import type { Page, Site } from '#core/site/schema'
 import { Button, buttonClass } from '../ui/button'
+import { WindowHeight } from '../ui/window-height'
 import { LaunchList } from '../ui/launch-list'
 import { stepsOf } from '../ui/steps'
 import { TopBar } from '../ui/top-bar'
@@ -276,9 +278,13 @@ function Before({ siteId, site, findings }: DeliverProps) {
 
 const WIDTH = 1280
 
+/** Height of the window that the page is shown in, px. */
+const height = viewportHeightFor(WIDTH)
+
 function LivePage({ siteId, file, site, page }: { siteId: string; file: string; site: Site; page: Page }) {
   const box = useRef<HTMLDivElement>(null)
   const [scale, setScale] = useState(0.45)
+  const [free, setFree] = useState(false)
   useEffect(() => {
     const observer = new ResizeObserver(() => setScale(box.current!.clientWidth / WIDTH))
     observer.observe(box.current!)
@@ -291,14 +297,22 @@ function LivePage({ siteId, file, site, page }: { siteId: string; file: string; 
         <span className="text-label text-ink-2">
           {page.name}, as exported, {site.breakpoints[0]!.columns} columns
         </span>
+        <span className="ml-auto" />
+        <WindowHeight width={WIDTH} free={free} onFree={setFree} />
       </p>
-      <div ref={box} className="min-h-0 flex-1 overflow-clip bg-field">
+      <div ref={box} className={`min-h-0 overflow-clip bg-field ${free ? 'flex-1' : ''}`}>
         <iframe
           title={`${page.name} as exported`}
           src={`/visit/${siteId}/${file}?scriptless`}
           sandbox=""
           className="origin-top-left border-0"
-          style={{ width: WIDTH, height: `${100 / scale}%`, transform: `scale(${scale})` }}
+          style={{
+            width: WIDTH,
+            height: free ? `${100 / scale}%` : height,
+            transform: `scale(${scale})`,
+            // What is drawn smaller takes its room at full size.
+            ...(free ? {} : { marginBottom: height * (scale - 1) }),
+          }}
         />
       </div>
     </div>

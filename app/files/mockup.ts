@@ -47,6 +47,43 @@ export async function makePng(body: string, width: number, density: number): Pro
   return blob
 }
 
+/** Longest that a film is waited for, ms. */
+const PATIENCE = 10_000
+
+/** The first frame of a film as an image; nothing where the browser cannot play it. */
+async function firstFrame(src: string): Promise<string | undefined> {
+  const video = document.createElement('video')
+  video.muted = true
+  video.preload = 'auto'
+  const ready = new Promise<boolean>((resolve) => {
+    video.addEventListener('loadeddata', () => resolve(true), { once: true })
+    video.addEventListener('error', () => resolve(false), { once: true })
+    setTimeout(() => resolve(false), PATIENCE)
+  })
+  video.src = src
+  if (!(await ready)) return undefined
+  const canvas = document.createElement('canvas')
+  canvas.width = video.videoWidth
+  canvas.height = video.videoHeight
+  canvas.getContext('2d')!.drawImage(video, 0, 0)
+  return canvas.toDataURL('image/jpeg', 0.92)
+}
+
+/** Markup in which every film stands as its poster, or else as its first frame: a drawing plays nothing. */
+async function withFirstFrames(body: string): Promise<string> {
+  if (!body.includes('<video')) return body
+  const parsed = new DOMParser().parseFromString(body, 'application/xhtml+xml')
+  for (const video of parsed.querySelectorAll('video')) {
+    const source = video.querySelector('source')
+    const src = source?.getAttribute('src')
+    const frame = video.hasAttribute('poster') || !src ? undefined : await firstFrame(src)
+    if (frame) video.setAttribute('poster', frame)
+    video.removeAttribute('controls')
+    source?.remove()
+  }
+  return new XMLSerializer().serializeToString(parsed)
+}
+
 /** Draws a page as a PNG at a width in px, with `density` pixels for each. */
 export async function makeMockup(
   siteId: string,
@@ -58,7 +95,7 @@ export async function makeMockup(
   const answer = (await response.json()) as { body: string } | { problem: string }
   if ('problem' in answer) throw new Error(answer.problem)
   return {
-    blob: await makePng(answer.body, width, density),
+    blob: await makePng(await withFirstFrames(answer.body), width, density),
     name: `${slug(page.name)}-${width}${density === 2 ? '@2x' : ''}.png`,
   }
 }

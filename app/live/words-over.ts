@@ -3,6 +3,7 @@ import { neededRatio } from '#core/analysis/contrast'
 import { hexOf } from '#core/colour/contrast'
 import { columnWidth, rangeAt } from '#core/grid/columns'
 import { isUneven, type Layer } from '#core/legibility/layers'
+import type { Blend } from '#core/style/blends'
 import { type Heat, luminance, ratioOf } from '#core/legibility/legibility'
 import type { Rect } from '#core/legibility/crop'
 import { readRgba, type Rgba, rgbaOf } from '#core/legibility/rgba'
@@ -74,7 +75,8 @@ function wordsIn(place: Place, view: StageView) {
   const bottom = Math.max(...lines.map((one) => one.top + one.height))
   const size = Number.parseFloat(style.fontSize)
   const rect: Rect = { left, top, width: right - left, height: bottom - top }
-  return { lines, rect, ink, size, weight: Number(style.fontWeight) || 400 }
+  const blend = style.mixBlendMode === 'normal' ? undefined : (style.mixBlendMode as Blend)
+  return { lines, rect, ink, blend, size, weight: Number(style.fontWeight) || 400 }
 }
 
 /** The same rectangle counted from a corner. */
@@ -129,6 +131,7 @@ function askedFor(site: Site, place: Place, view: StageView) {
     lines: words.lines.map((one) => from(corner, one)),
     patch: Math.max(4, words.size * PATCH),
     ink: words.ink,
+    blend: words.blend,
     needed,
     scrim: { after: scrimmed.after, instead: scrimmed.instead, rect: from(corner, scrimmed.rect), colour: under.rgba, angle },
     inks: site.guide.colours.map(({ role }) => ({ role, colour: rgbaOf(inkHex(role)!) })),
@@ -148,7 +151,7 @@ export async function readOver(site: Site, place: Place, view: StageView): Promi
   const words = wordsIn(place, view)
   if (!words) return undefined
   const { ground, layers, passing } = stackBehind(site, place, view, rangeAt(site.breakpoints, view.width), words.rect)
-  if (!passing && !layers.some(isUneven)) return undefined
+  if (!passing && !words.blend && !layers.some(isUneven)) return undefined
   const corner = { left: Math.round(words.rect.left), top: Math.round(words.rect.top) }
   const read = await legibility().worst({
     part: { width: Math.max(1, Math.round(words.rect.width)), height: Math.max(1, Math.round(words.rect.height)) },
@@ -157,6 +160,7 @@ export async function readOver(site: Site, place: Place, view: StageView): Promi
     lines: words.lines.map((one) => from(corner, one)),
     patch: Math.max(4, words.size * PATCH),
     ink: words.ink,
+    blend: words.blend,
   })
   return read && { ratio: read.worst.ratio, needed: neededRatio(words.size, words.weight) }
 }

@@ -1,5 +1,6 @@
 import { type PointerEvent, useEffect, useRef, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
+import { viewportHeightFor } from '#core/grid/viewport-height'
 import { rangeAt } from '#core/grid/columns'
 import type { Page, Site } from '#core/site/schema'
 import { walkPage } from '#core/site/tree'
@@ -8,6 +9,7 @@ import { NumberField } from '../ui/number-field'
 import { type Told, type Watched, watchedSchema } from '#core/render/watch-script'
 import { stepsOf } from '../ui/steps'
 import { TopBar } from '../ui/top-bar'
+import { WindowHeight } from '../ui/window-height'
 import { type How, HOWS, MotionSwitches } from './motion-switches'
 import { PlayedMotion } from './played-motion'
 
@@ -25,6 +27,7 @@ export function Play({ siteId, site, page, file, exported }: PlayProps) {
   const [how, setHow] = useState<How>('usual')
   const [rate, setRate] = useState(1)
   const [watched, setWatched] = useState<Watched | null>(null)
+  const [free, setFree] = useState(true)
   const back = `/sites/${siteId}/pages/${page.id}/compose`
 
   useEffect(() => {
@@ -86,6 +89,7 @@ export function Play({ siteId, site, page, file, exported }: PlayProps) {
             </button>
           ))}
         </div>
+        <WindowHeight width={width} free={free} onFree={setFree} />
         <MotionSwitches how={how} rate={rate} onHow={setHow} onRate={setRate} watched={watched} />
         <span className="hidden text-label text-ink-2 min-[1500px]:inline">
           {breakpoint.columns} columns, {breakpoint.gutter} gutter
@@ -117,6 +121,7 @@ export function Play({ siteId, site, page, file, exported }: PlayProps) {
               src={`/visit/${siteId}/${file}${HOWS[how].query}`}
               width={width}
               scale={scale}
+              height={free ? null : viewportHeightFor(width)}
               title={`${page.name} at ${width} px`}
               scripts={how !== 'scriptless'}
               rate={rate}
@@ -135,6 +140,8 @@ type PageFrameProps = {
   src: string
   width: number
   scale: number
+  /** Of the window, px; as high as there is room, where it is not given. */
+  height: number | null
   title: string
   scripts: boolean
   rate: number
@@ -142,7 +149,7 @@ type PageFrameProps = {
 }
 
 /** The page in a frame that can reach nothing of the application; a script in it tells where it is scrolled to. */
-function PageFrame({ src, width, scale, title, scripts, rate, onWatched }: PageFrameProps) {
+function PageFrame({ src, width, scale, height, title, scripts, rate, onWatched }: PageFrameProps) {
   const frame = useRef<HTMLIFrameElement>(null)
   useEffect(() => {
     onWatched(null)
@@ -163,7 +170,7 @@ function PageFrame({ src, width, scale, title, scripts, rate, onWatched }: PageF
       src={src}
       sandbox={scripts ? 'allow-scripts allow-forms allow-downloads' : 'allow-forms allow-downloads'}
       className="origin-top-left border-0"
-      style={{ width, height: `${100 / scale}%`, transform: `scale(${scale})` }}
+      style={{ width, height: height ?? `${100 / scale}%`, transform: `scale(${scale})` }}
       onLoad={() => tell({ rate })}
     />
   )

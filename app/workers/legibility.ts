@@ -4,6 +4,7 @@ import type { Layer } from '#core/legibility/layers'
 import { type Heat, heatOf, leastStrength, type Legibility, legibilityOf } from '#core/legibility/legibility'
 import { ground, type Paint, paintOver } from '#core/legibility/painted'
 import type { Rgba } from '#core/legibility/rgba'
+import type { Blend } from '#core/style/blends'
 import { filterToCss } from '#core/style/filters'
 import { bitmapOf, filteredBehind, paintPicture } from './paint-picture'
 
@@ -18,7 +19,7 @@ export type Behind = {
 }
 
 /** Words over something, to be measured. */
-export type Over = Behind & { lines: readonly Rect[]; patch: number; ink: Rgba }
+export type Over = Behind & { lines: readonly Rect[]; patch: number; ink: Rgba; blend?: Blend | undefined }
 
 /** Words over something that are to be mended, if they cannot be read. */
 export type Measuring = Over & {

@@ -25,6 +25,14 @@ describe('pairs of a page', () => {
     expect(pair('accent', 'ground')).toBeUndefined()
   })
 
+  test('of words with a blend mode are those of what it makes of them', () => {
+    const text = { id: pair('ink', 'ground')!.blocks[0]! }
+    const blended = after({ kind: 'style', block: text.id, scope: 'base', values: { blend: 'screen' } })
+    // Ink that is screened with white is white.
+    expect(pair('ink in screen', 'ground', pairsOn(blended, blended.pages[0]!).pairs)!.ratio).toBeCloseTo(1, 2)
+    expect(contrastOfBlock(blended, blended.pages[0]!, text.id)!.ratio).toBeCloseTo(1, 2)
+  })
+
   test('of buttons are those of every state', () => {
     expect(pair('on-accent', 'accent')).toBeDefined()
     expect(pair('on-accent', 'on-primary')).toBeDefined()

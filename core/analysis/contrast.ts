@@ -13,6 +13,9 @@ import type { Length } from '#core/values/length'
 import { fluidAt, REM } from '#core/type/fluid'
 import { typeOf } from '#core/guide/type-roles'
 import { contrast, hexOf } from '#core/colour/contrast'
+import { layOver } from '#core/legibility/blend'
+import { rgbaOf } from '#core/legibility/rgba'
+import type { Blend } from '#core/style/blends'
 import { visible } from '#core/site/visible'
 
 /** Words of one colour on a ground of one colour, wherever on the page. */
@@ -53,7 +56,7 @@ const isSolid = (colour: Colour | undefined): colour is Colour => colour !== und
 type Backing = { ink: Colour; ground: Colour | null }
 
 /** Words of one block as they stand at one range of widths, in one state; no ground over a picture or a gradient. */
-type Standing = { block: Block; range: number; ink: Colour; ground: Colour | null; needed: number }
+type Standing = { block: Block; range: number; ink: Colour; ground: Colour | null; needed: number; blend?: Blend }
 
 /** The states of a look in which words are read, each with the colours that hold in it: what one leaves open is as at rest. */
 function statesIn(look: GuideColours | undefined): StateColours[] {
@@ -97,12 +100,14 @@ function* standingAt(site: Site, section: Section, range: number): Generator<Sta
     const place = inside(block, around)
     const filled = isSolid(value(block, 'fill')) || value(block, 'fillLayers') !== undefined
     const ownInk = value(block, 'ink')
+    const blend = value(block, 'blend')
     const stands = (ink: Colour | undefined, fill: Colour | undefined): Standing => ({
       block,
       range,
       ink: ownInk ?? ink ?? place.ink,
       ground: !filled && isSolid(fill) ? fill : place.ground,
       needed: neededFor(block),
+      ...(blend && blend !== 'normal' ? { blend } : {}),
     })
     const states = statesIn(guideColoursOf(block, guide))
     const all = states.length === 0 ? [stands(undefined, undefined)] : states.map((one) => stands(one.ink, one.fill))
@@ -137,10 +142,22 @@ function standingIn(site: Site, section: Section): Standing[] {
 }
 
 /** The contrast ratio of words; `undefined` over a picture or a gradient, and for roles that the guide has not. */
-function ratioOf({ ink, ground }: Standing, { guide }: Site): number | undefined {
+function ratioOf(standing: Standing, { guide }: Site): number | undefined {
+  const { ink, ground } = standing
   if (ground === null || !isSolid(ink)) return undefined
-  const [inkHex, groundHex] = [hexOf(ink, guide.colours), hexOf(ground, guide.colours)]
+  const groundHex = hexOf(ground, guide.colours)
+  const inkHex = seenInk(standing, guide, groundHex)
   return inkHex && groundHex ? contrast(inkHex, groundHex) : undefined
+}
+
+/** The colour that words are seen in: their ink, or what their blend mode makes of it and their ground. */
+function seenInk({ ink, blend }: Standing, { colours }: Site['guide'], groundHex: string | undefined): string | undefined {
+  const hex = hexOf(ink, colours)
+  if (!blend || !hex || !groundHex) return hex
+  const { r, g, b } = rgbaOf(groundHex)
+  const pixel = Uint8ClampedArray.of(r, g, b, 255)
+  layOver(pixel, 0, rgbaOf(hex), blend)
+  return `#${[...pixel.slice(0, 3)].map((one) => one.toString(16).padStart(2, '0')).join('')}`.toUpperCase()
 }
 
 /** The least contrast of one block's words, what they need there, and the ranges of widths at which it is so. */
@@ -168,14 +185,15 @@ export function pairsOn(site: Site, page: Page): { pairs: Pair[]; overPictures: 
   const { colours } = site.guide
   const all = restyledPage(site, page).sections.flatMap((section) => standingIn(site, section))
   for (const one of all) {
-    const { block, ink, ground, needed, range } = one
+    const { block, ink, ground, needed, range, blend } = one
     if (ground === null) {
       over.set(`${block.id} ${nameOf(ink)}`, { block: block.id, ink: nameOf(ink) })
       continue
     }
     const ratio = ratioOf(one, site)
     if (ratio === undefined) continue
-    const key = `${nameOf(ink)} ${nameOf(ground)}`
+    const name = blend ? `${nameOf(ink)} in ${blend}` : nameOf(ink)
+    const key = `${name} ${nameOf(ground)}`
     const known = pairs.get(key)
     if (known) {
       known.needed = Math.max(known.needed, needed)
@@ -184,9 +202,9 @@ export function pairsOn(site: Site, page: Page): { pairs: Pair[]; overPictures: 
       continue
     }
     pairs.set(key, {
-      ink: nameOf(ink),
+      ink: name,
       ground: nameOf(ground),
-      inkHex: hexOf(ink, colours)!,
+      inkHex: seenInk(one, site.guide, hexOf(ground, colours))!,
       groundHex: hexOf(ground, colours)!,
       ratio,
       needed,

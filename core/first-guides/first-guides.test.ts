@@ -109,6 +109,35 @@ describe('first style guides', () => {
       for (const { role } of demo.guide.colours) expect(guide.colours.some((one) => one.role === role)).toBe(true)
   })
 
+  test('have rings of focus that are seen, buttons that are read in every state, and notes that hold', () => {
+    const boards: Site['brief']['constraints'][] = [[], wanted('#1F4E79'), wanted('#FFD36B', '#101020'), wanted('#7CFC9A')]
+    for (const constraints of boards) {
+      for (const { name, note, guide } of firstGuides(withBrief(start, { constraints }))) {
+        const hex = (colour: { role?: string; hex?: string } | undefined) =>
+          colour && (colour.hex ?? guide.colours.find((one) => one.role === colour.role)!.hex)
+        const [ground, panel] = [hex({ role: 'ground' })!, hex({ role: 'panel' })!]
+        for (const button of guide.buttons) {
+          for (const under of [ground, panel]) {
+            expect([name, button.name, contrast(hex(button.focus?.ring as never)!, under) >= 3]).toEqual([name, button.name, true])
+            for (const state of [button.rest, { ...button.rest, ...button.hover }, { ...button.rest, ...button.pressed }])
+              if (!(state.fill?.alpha && state.fill.alpha < 1))
+                expect([name, button.name, contrast(hex(state.ink as never)!, hex(state.fill as never) ?? under) >= 4.5]).toEqual([
+                  name,
+                  button.name,
+                  true,
+                ])
+          }
+        }
+        // A shadow is darker than the ground that it falls on.
+        expect(oklchOf(hex({ role: guide.light.role })!).l).toBeLessThanOrEqual(oklchOf(ground).l)
+        const { h, c } = oklchOf(ground)
+        if (/warm/i.test(note) && c > 0.004)
+          expect([name, constraints.length, h < 125 || h > 340]).toEqual([name, constraints.length, true])
+        expect(note).toMatch(/^[A-Z].*\. For .*\.$/)
+      }
+    }
+  })
+
   test('have enough contrast whatever colours a client wants kept', () => {
     const hex = fc.integer({ min: 0, max: 0xffffff }).map((n) => `#${n.toString(16).padStart(6, '0').toUpperCase()}`)
     fc.assert(

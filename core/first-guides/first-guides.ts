@@ -1,4 +1,6 @@
 import { pairsOn } from '#core/analysis/contrast'
+import { contrast } from '#core/colour/contrast'
+import { oklchOf } from '#core/colour/oklch'
 import { nearestPassing } from '#core/colour/nearest'
 import { DEFAULT_GUIDE } from '#core/site/defaults'
 import type { Site } from '#core/site/schema'
@@ -124,6 +126,44 @@ function mended(site: Site, guide: StyleGuide, fixed: readonly string[]): StyleG
   return now
 }
 
+/** Families of hues in words, by the degree in OKLCH at which each ends. */
+const HUES: [end: number, name: string][] = [
+  [20, 'rosy'],
+  [110, 'warm'],
+  [170, 'greenish'],
+  [230, 'cool green'],
+  [290, 'cool blue'],
+  [340, 'lilac'],
+  [361, 'rosy'],
+]
+
+/** What a guide is like, in a sentence that holds of it: its ground and its headings may be the client's, and not the mood's. */
+function noteFor(mood: Mood, colours: StyleGuide['colours'], heading: Family): string {
+  const { ground, face, rest, use } = mood.says
+  const { h, c } = oklchOf(colours.find((one) => one.role === 'ground')!.hex)
+  const turned = Math.abs(((h - mood.tint.hue + 540) % 360) - 180)
+  const isItsOwn = c < 0.004 || turned < 45 || !ground.startsWith('warm')
+  const paper = isItsOwn ? ground : `${HUES.find(([end]) => h < end)![1]} paper`
+  const suits = (MOODS[heading.id] ?? []).some((word) => mood.faces.slice(0, 2).includes(word))
+  const said = [paper, suits || face === '' ? face : heading.name, rest].filter((one) => one !== '').join(', ')
+  return `${said[0]!.toUpperCase()}${said.slice(1)}. ${use}`
+}
+
+/** Least contrast of a ring that says what has the focus (WCAG 2.2, 1.4.11 and 2.4.13). */
+const RING = 3
+
+/** A guide whose rings of focus are seen on its grounds: the accent where that is enough, else the links' colour or the ink. */
+function withRings(guide: StyleGuide): StyleGuide {
+  const hex = (name: string) => guide.colours.find((one) => one.role === name)!.hex
+  const seen = (name: string) => ['ground', 'panel'].every((under) => contrast(hex(name), hex(under)) >= RING)
+  const ring = role(['accent', 'link'].find(seen) ?? 'ink')
+  return {
+    ...guide,
+    buttons: guide.buttons.map((one) => (one.focus?.ring ? { ...one, focus: { ...one.focus, ring } } : one)),
+    looks: { ...guide.looks, field: { ...guide.looks.field, focus: { ...guide.looks.field.focus, ring } } },
+  }
+}
+
 function reasonsFor(mood: Mood, given: Given, faces: ReturnType<typeof facesFor>): string[] {
   const tone = given.tone.filter((word) => mood.tone.includes(word))
   return [
@@ -173,9 +213,9 @@ export function firstGuides(site: Site): FirstGuide[] {
     return {
       id: mood.id,
       name: mood.name,
-      note: mood.note,
+      note: noteFor(mood, colours, faces.heading),
       reasons: reasonsFor(mood, given, faces),
-      guide: mended(site, guide, given.fixed),
+      guide: withRings(mended(site, guide, given.fixed)),
     }
   })
 }

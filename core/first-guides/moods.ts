@@ -2,7 +2,8 @@
 export type Mood = {
   id: string
   name: string
-  note: string
+  /** What its ground, its headings and all else are like, and what it is for. */
+  says: { ground: string; face: string; rest: string; use: string }
   /** Words of a brief's tone that ask for it. */
   tone: readonly string[]
   /** Words that faces are described by, the weightier first; see `core/type/moods`. */
@@ -32,7 +33,7 @@ export const MOODS_OF_OUR_OWN: readonly Mood[] = [
   {
     id: 'bookish',
     name: 'Reading room',
-    note: 'Warm paper, a book face, thin rules. For what is read in peace.',
+    says: { ground: 'warm paper', face: 'a book face', rest: 'thin rules', use: 'For what is read in peace.' },
     tone: ['warm', 'quiet', 'calm', 'bookish', 'honest', 'traditional', 'slow', 'thoughtful', 'dry'],
     faces: ['bookish', 'warm', 'calm'],
     tint: { hue: 80, amount: 0.7 },
@@ -50,7 +51,7 @@ export const MOODS_OF_OUR_OWN: readonly Mood[] = [
   {
     id: 'daylight',
     name: 'Daylight',
-    note: 'White, much room, soft shadows, a modern sans. For what must be clear at once.',
+    says: { ground: 'white', face: 'a modern sans', rest: 'much room, soft shadows', use: 'For what must be clear at once.' },
     tone: ['clear', 'modern', 'fresh', 'simple', 'light', 'open', 'clean', 'plain', 'exact'],
     faces: ['modern', 'friendly', 'plain'],
     tint: { hue: 250, amount: 0.25 },
@@ -68,7 +69,7 @@ export const MOODS_OF_OUR_OWN: readonly Mood[] = [
   {
     id: 'evening',
     name: 'Evening',
-    note: 'A dark ground, light words, an elegant face. For what happens after six.',
+    says: { ground: 'a dark ground', face: 'an elegant face', rest: 'light words', use: 'For what happens after six.' },
     tone: ['elegant', 'evening', 'dark', 'luxurious', 'mysterious', 'cinematic', 'noble', 'festive'],
     faces: ['elegant', 'warm', 'bookish'],
     tint: { hue: 275, amount: 0.9 },
@@ -86,7 +87,7 @@ export const MOODS_OF_OUR_OWN: readonly Mood[] = [
   {
     id: 'workshop',
     name: 'Workshop',
-    note: 'Sturdy letters, strong edges, no corners. For people who make things.',
+    says: { ground: '', face: 'sturdy letters', rest: 'strong edges, no corners', use: 'For people who make things.' },
     tone: ['sturdy', 'honest', 'practical', 'direct', 'solid', 'hand-made', 'rough', 'technical', 'reliable'],
     faces: ['sturdy', 'technical', 'plain'],
     tint: { hue: 110, amount: 0.35 },
@@ -104,7 +105,7 @@ export const MOODS_OF_OUR_OWN: readonly Mood[] = [
   {
     id: 'orchard',
     name: 'Orchard',
-    note: 'Round and friendly, on a pale ground. For families and for first visits.',
+    says: { ground: 'a pale ground', face: 'friendly letters', rest: 'round corners', use: 'For families and for first visits.' },
     tone: ['friendly', 'cheerful', 'kind', 'playful', 'young', 'lively', 'welcoming', 'funny', 'soft'],
     faces: ['friendly', 'warm', 'lively'],
     tint: { hue: 145, amount: 0.8 },
@@ -122,7 +123,7 @@ export const MOODS_OF_OUR_OWN: readonly Mood[] = [
   {
     id: 'signal',
     name: 'Signal',
-    note: 'Black on white, one loud colour, very large headings. For a single message.',
+    says: { ground: 'black on white', face: '', rest: 'one loud colour, very large headings', use: 'For a single message.' },
     tone: ['bold', 'loud', 'urgent', 'confident', 'strong', 'sharp', 'energetic', 'daring', 'proud'],
     faces: ['loud', 'lively', 'sturdy'],
     tint: { hue: 20, amount: 0.05 },

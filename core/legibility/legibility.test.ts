@@ -36,6 +36,16 @@ describe('legibility', () => {
     expect(found.mean).toBeGreaterThan(found.fifth)
   })
 
+  test('of words with a blend mode is that of the colour that they are seen in', () => {
+    const grey = over(20, 20, () => 160, { r: 200, g: 200, b: 200, a: 1 })
+    const multiplied = Math.round((160 * 200) / 255)
+    const hex = multiplied.toString(16)
+    expect(legibilityOf({ ...grey, blend: 'multiply' })!.worst.ratio).toBeCloseTo(wcagContrast('#a0a0a0', `#${hex}${hex}${hex}`), 1)
+    expect(legibilityOf({ ...grey, blend: 'normal' })!.worst.ratio).toBe(legibilityOf(grey)!.worst.ratio)
+    // White words that are multiplied are not seen at all.
+    expect(legibilityOf({ ...over(20, 20, () => 90), blend: 'multiply' })!.worst.ratio).toBeCloseTo(1, 1)
+  })
+
   test('of an ink that lets through is less than of one that does not', () => {
     const solid = legibilityOf(over(20, 20, () => 60))!
     const thin = legibilityOf(over(20, 20, () => 60, { ...WHITE, a: 0.5 }))!

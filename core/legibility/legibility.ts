@@ -1,3 +1,5 @@
+import type { Blend } from '#core/style/blends'
+import { layOver } from './blend'
 import type { Rect, Size } from './crop'
 import type { Rgba } from './rgba'
 
@@ -24,6 +26,8 @@ export type Words = {
   /** Side of the patches that are looked at, px: about as wide as a letter. */
   patch: number
   ink: Rgba
+  /** How the words are mixed with what is behind them, where that is not as usual. */
+  blend?: Blend | undefined
 }
 
 export type Legibility = {
@@ -36,12 +40,12 @@ export type Legibility = {
 }
 
 /** The contrast of words with each patch behind them; nothing where they have no line. */
-export function legibilityOf({ pixels, part, lines, patch, ink }: Words): Legibility | undefined {
+export function legibilityOf({ pixels, part, lines, patch, ink, blend }: Words): Legibility | undefined {
   const ratios: number[] = []
   let worst: Legibility['worst'] | undefined
   for (const line of lines) {
     for (const one of patchesOf(line, patch, part)) {
-      const ratio = ratioIn(pixels, part.width, one, ink)
+      const ratio = ratioIn(pixels, part.width, one, ink, blend)
       ratios.push(ratio)
       if (!worst || ratio < worst.ratio) worst = { ratio, patch: one }
     }
@@ -70,8 +74,25 @@ function* patchesOf(line: Rect, side: number, part: Size): Generator<Rect> {
   }
 }
 
-/** Contrast of the ink with the mean light of a patch; an ink that lets through is laid over the patch's mean colour first. */
-function ratioIn(pixels: Uint8ClampedArray, stride: number, { left, top, width, height }: Rect, ink: Rgba): number {
+/** Mean light of an ink that is mixed with each pixel of a patch by a blend mode. */
+function blendedLight(pixels: Uint8ClampedArray, stride: number, rect: Rect, ink: Rgba, blend: Blend): number {
+  const one = new Uint8ClampedArray(4)
+  let light = 0
+  for (let y = rect.top; y < rect.top + rect.height; y++)
+    for (let n = (y * stride + rect.left) * 4, end = n + rect.width * 4; n < end; n += 4) {
+      for (let i = 0; i < 3; i++) one[i] = pixels[n + i]!
+      layOver(one, 0, ink, blend)
+      light += luminance(one[0]!, one[1]!, one[2]!)
+    }
+  return light / (rect.width * rect.height)
+}
+
+/**
+ * Contrast of the ink with the mean light of a patch; an ink that lets through is laid over the patch's mean colour first,
+ * one with a blend mode over each pixel.
+ */
+function ratioIn(pixels: Uint8ClampedArray, stride: number, rect: Rect, ink: Rgba, blend: Blend = 'normal'): number {
+  const { left, top, width, height } = rect
   let [light, r, g, b] = [0, 0, 0, 0]
   for (let y = top; y < top + height; y++) {
     for (let n = (y * stride + left) * 4, end = n + width * 4; n < end; n += 4) {
@@ -82,6 +103,7 @@ function ratioIn(pixels: Uint8ClampedArray, stride: number, { left, top, width, 
     }
   }
   const count = width * height
+  if (blend !== 'normal') return ratioOf(light / count, blendedLight(pixels, stride, rect, ink, blend))
   const mixed = (own: number, under: number) => own * ink.a + (under / count) * (1 - ink.a)
   return ratioOf(light / count, luminance(mixed(ink.r, r), mixed(ink.g, g), mixed(ink.b, b)))
 }

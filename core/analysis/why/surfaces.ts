@@ -1,6 +1,25 @@
 import { hasBoxOfGuide } from '#core/blocks/applies'
 import { hasTrait } from '#core/blocks/index'
+import { movesBehind, shadesAround } from '#core/render/anchoring'
+import { statesOfStyle } from '#core/style/registry'
 import { set, takeAway, type WhyRule } from './rule'
+
+/** Kinds whose box is seen by what is set for it alone: nothing of theirs is cut by its corners. */
+const PLAIN: ReadonlySet<string> = new Set([
+  'text',
+  'heading',
+  'eyebrow',
+  'quote',
+  'list',
+  'item',
+  'link',
+  'nav',
+  'section',
+  'group',
+  'form',
+])
+/** What shows where a box ends. */
+const DRAWN = ['fill', 'fillLayers', 'edgeWidth', 'edgeWidths', 'shadow', 'contact', 'behind'] as const
 
 /** Edges and corners, and what a picture is cropped by. */
 export const SURFACE_RULES: readonly WhyRule[] = [
@@ -29,12 +48,15 @@ export const SURFACE_RULES: readonly WhyRule[] = [
         }
       : undefined,
   ({ block, values }) => {
-    const plain = block.kind === 'text' || block.kind === 'heading' || block.kind === 'eyebrow' || block.kind === 'quote'
-    const box = plain || block.kind === 'list' || block.kind === 'section' || (block.kind === 'group' && !hasBoxOfGuide(block))
-    const { fill, fillLayers, edgeWidth, shadow, contact } = { ...values, ...block.style.hover }
-    return values.corner !== undefined && box && [fill, fillLayers, edgeWidth, shadow, contact].every((one) => one === undefined)
+    const property = values.corner !== undefined ? 'corner' : values.corners !== undefined ? 'corners' : undefined
+    const seen = [values, ...statesOfStyle(block.style).map(([, one]) => one)].some((one) =>
+      DRAWN.some((name) => one[name] !== undefined),
+    )
+    // What it holds may be cut at them.
+    const cuts = shadesAround(block) || movesBehind(block)
+    return property && PLAIN.has(block.kind) && !hasBoxOfGuide(block) && !seen && !cuts
       ? {
-          property: 'corner',
+          property,
           sentence: 'It has no fill, edge or shadow, so its corners are not seen.',
           repair: { label: 'Give it a fill', edit: set(block, { fill: { role: 'accent', alpha: 0.12 } }) },
         }

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { newBlock, newSection } from '#core/blocks/defaults'
+import { BLOCK_KINDS, mayHold } from '#core/blocks/index'
 import { applyEdit } from '#core/edits/index'
 import { newSite } from '#core/site/defaults'
 import { testIds } from '#core/values/ids.fixture'
@@ -32,6 +33,8 @@ describe('a setting that has no effect says why, and its repair makes it work', 
     ['width place in a row', { selfJustify: 'end' }, { layout: 'row' }, /shares out the width/],
     ['the rest in a grid', { grow: true }, { layout: 'grid' }, /take the rest/],
     ['an edge colour without an edge', { edgeColour: { role: 'ink' } }, {}, /no width/],
+    ['corners of nothing that is seen', { corner: pixels(12) }, {}, /its corners are not seen/],
+    ['one corner of the same', { corners: [12, 0, 0, 0] }, {}, /its corners are not seen/],
     ['sticky as tall as its row', { position: 'sticky' }, { layout: 'grid' }, /no room to stick/],
   ])('%s', (_, text, group, why) => {
     const { site, id } = scene(text, group)
@@ -51,6 +54,24 @@ describe('a setting that has no effect says why, and its repair makes it work', 
     expect(found?.sentence).toMatch(why)
     const repaired = applyEdit(site, found!.repair.edit).site
     expect(settingsWithoutEffect(repaired, findBlock(repaired, id)!, 0)).toEqual([])
+  })
+
+  test('nothing is said of what a new block is given, whatever kind it is', () => {
+    const site = newSite('Test', makeId)
+    const children = BLOCK_KINDS.filter((kind) => mayHold('section', kind)).map((kind) => newBlock(kind, makeId))
+    const filled = { ...site, pages: [{ ...site.pages[0]!, sections: [{ ...newSection('opening', makeId), children }] }] }
+    for (const { id, kind } of children)
+      expect([kind, settingsWithoutEffect(filled, findBlock(filled, id)!, 0).map((one) => one.property)]).toEqual([kind, []])
+  })
+
+  test('corners are not named where something in a state, or what is cut at them, shows them', () => {
+    const { site, id } = scene({ corner: pixels(12) })
+    const place = findBlock(site, id)!
+    const shown = {
+      ...place,
+      block: { ...place.block, style: { ...place.block.style, hover: { fill: { role: 'ink' } } } },
+    } as typeof place
+    expect(settingsWithoutEffect(site, shown, 0)).toEqual([])
   })
 
   test('nothing is said of settings that work', () => {
