@@ -62,8 +62,8 @@ export function readingOf({ width = 800, boxes, words = {}, cuts = [] }: Scene):
 }
 
 /** What one check finds in a section that holds some blocks, at one width. */
-export function foundBy(kind: WidthKind, held: readonly Block[], scene: Scene, values: StyleValues = {}) {
-  const site = siteWith([block('section', 'band', values, { children: held })])
+export function foundBy(kind: WidthKind, held: readonly Block[], scene: Scene, values: StyleValues = {}, section: object = {}) {
+  const site = siteWith([block('section', 'band', values, { children: held, ...section })])
   const reading = readingOf({ ...scene, boxes: { band: [0, 0, scene.width ?? 800, 600], ...scene.boxes } })
   const at: AtWidth = {
     reading,

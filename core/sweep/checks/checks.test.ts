@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import type { Block } from '#core/blocks/index'
 import type { Picture } from '#core/picture/picture'
 import { pixels } from '#core/values/length'
 import { block, foundBy } from '../scene.fixture'
@@ -134,6 +135,40 @@ describe('what is pressed', () => {
       ['links', 2],
     ])
     expect(foundBy('secondRow', held, { boxes: { links: [0, 0, 200, 24], one: [0, 0, 60, 24], two: [70, 2, 60, 20] } })).toEqual([])
+  })
+})
+
+describe('a header', () => {
+  const bar = [
+    block('link', 'name', { span: 3 }),
+    block('nav', 'links', { span: 6 }, { children: [] }),
+    block('button', 'call', { span: 3 }),
+  ]
+  const header = (held: Block[], boxes: Record<string, readonly [number, number, number, number]>) =>
+    foundBy('splitHeader', held, { width: 768, boxes }, {}, { job: 'header' })
+
+  test('that is one row in a wide window is one row, or folds', () => {
+    const one = { name: [0, 0, 200, 40], links: [210, 0, 300, 40], call: [520, 4, 200, 32] } as const
+    expect(header(bar, one)).toEqual([])
+    expect(header(bar, { ...one, links: [0, 44, 300, 40], call: [520, 44, 200, 40] })).toEqual([['band', 2]])
+    expect(header(bar, { ...one, links: [0, 44, 300, 40], call: [0, 90, 200, 40] })).toEqual([['band', 3]])
+    // What stands under each other in a wide window as well is no split, and other sections may break.
+    const two = [block('link', 'name', { span: 12 }), block('nav', 'links', { span: 12 }, { children: [] })]
+    expect(header(two, { name: [0, 0, 700, 40], links: [0, 44, 700, 40] })).toEqual([])
+    expect(foundBy('splitHeader', bar, { width: 768, boxes: { ...one, call: [0, 90, 200, 40] } })).toEqual([])
+  })
+
+  test('that is a row inside is looked at as well', () => {
+    const row = [
+      group(
+        'row',
+        bar.map((one) => ({ ...one, style: {} })),
+        { layout: 'row' },
+      ),
+    ]
+    expect(header(row, { row: [0, 0, 700, 90], name: [0, 0, 200, 40], links: [0, 44, 300, 40], call: [310, 44, 200, 40] })).toEqual(
+      [['band', 2]],
+    )
   })
 })
 

@@ -20,6 +20,7 @@ import { secondRow } from './second-row'
 import { shortLines } from './short-lines'
 import { smallTarget } from './small-target'
 import { smallWords } from './small-words'
+import { splitHeader } from './split-header'
 import { touchTarget } from './touch-target'
 import { unequalGaps } from './unequal-gaps'
 
@@ -42,6 +43,7 @@ export const WIDTH_CHECKS = {
   shortLines,
   touchTarget,
   closeTargets,
+  splitHeader,
   rowOfOne,
   emptyColumn,
   unequalGaps,

@@ -1,3 +1,5 @@
+import type { Block } from '#core/blocks/index'
+import { walk } from '#core/blocks/tree'
 import { type Edit, editSchema } from '#core/edits/index'
 import type { Repair } from '#core/analysis/finding'
 import { rangeAt } from '#core/grid/columns'
@@ -41,6 +43,7 @@ const REMEDIES: { [K in WidthFinding['kind']]: readonly RemedyMaker[] } = {
   loneWord: [lineLength, wider],
   longLines: [lineLength],
   shortLines: [wider, fewerColumns, stack],
+  splitHeader: [wider],
   rowOfOne: [fewerColumns],
   emptyColumn: [fewerColumns],
   unequalGaps: [spacedAlike],
@@ -112,7 +115,17 @@ export function candidatesFor(
     })
     .filter(({ label }, n, all) => all.findIndex((one) => one.label === label) === n)
     .filter(({ edit }) => editSchema.safeParse(edit).success)
-  return [...withSoftHyphens(place.block, site.language, parts), ...changes].slice(0, MOST)
+  const folded = finding.kind === 'secondRow' || finding.kind === 'splitHeader' ? foldedBelow(site, place.block, below) : []
+  return [...folded, ...withSoftHyphens(place.block, site.language, parts), ...changes].slice(0, MOST)
+}
+
+/** Folds the links of a navigation away where they have no row of their own. */
+function foldedBelow(site: Site, block: Block, below: number | null): Repair[] {
+  const breakpoint = site.breakpoints.find((one) => below !== null && one.below === below)
+  const nav = [...walk(block)].find((one) => one.kind === 'nav')
+  if (!breakpoint || !nav || nav.folds) return []
+  const value = { below: breakpoint.id, as: 'drop' }
+  return [{ label: `Fold the links away below ${below}`, edit: { kind: 'field', block: nav.id, field: 'folds', value } }]
 }
 
 /** The values of a block that hold at a range. */
