@@ -1,6 +1,14 @@
 import { MoreHorizontal } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
-import { clearEdits, copyEdits, type ExceptionRow, exceptionRows, makeBaseEdits, sameAsBaseEdits } from '#core/analysis/exceptions'
+import {
+  clearEdits,
+  copyEdits,
+  type ExceptionRow,
+  exceptionRows,
+  makeBaseEdits,
+  sameAsBaseEdits,
+  setEdits,
+} from '#core/analysis/exceptions'
 import type { Edit } from '#core/edits/index'
 import { topmost } from '#core/many/chosen'
 import { propertyOf } from '#core/style/registry'
@@ -8,6 +16,7 @@ import { valueInWords } from '../fields/value-in-words'
 import { useSession, useSessionStore } from '../session/context'
 import { blockName } from '#core/blocks/block-name'
 import { allSelected, editAll, select } from '../session/store'
+import { ExceptionField, hasOneField } from './exception-field'
 import { TitledDialog } from '../ui/dialog'
 
 /** Every exception of the selected blocks and of what they hold: rows are properties, columns ranges of widths. */
@@ -24,11 +33,11 @@ export function ExceptionsDialog({ onClose }: { onClose: () => void }) {
     property === 'picture' ? (site.pictures.find((one) => one.id === value)?.name ?? 'None') : valueInWords(value)
   const name = places.length === 1 ? blockName(places[0]!.block) : `${places.length} blocks`
   return (
-    <TitledDialog title={`Exceptions of ${name}`} className="top-[8vh] flex max-h-[84vh] w-[860px] flex-col" onClose={onClose}>
+    <TitledDialog title={`Exceptions of ${name}`} className="top-[8vh] flex max-h-[84vh] w-[960px] flex-col" onClose={onClose}>
       <p className="mb-3 text-ink-2">
         {rows.length === 0
           ? 'Nothing differs at any width. Choose a range of widths in the tray, and what is set then is an exception.'
-          : 'What differs at some range of widths. A value in ink is set there; a pale one is that of the wider range.'}
+          : 'What differs at some range of widths. A value in ink is set there; where none is, the wider range’s holds. Type or choose another.'}
       </p>
       {rows.length > 0 && (
         <div className="relative min-h-0 flex-1 overflow-auto border border-line" role="group" aria-label="Table of exceptions">
@@ -72,9 +81,23 @@ export function ExceptionsDialog({ onClose }: { onClose: () => void }) {
                   {row.cells.map((cell, at) => (
                     <td key={ranges[at]} className="border-l border-line px-2">
                       <span className="flex min-h-7 items-center justify-between gap-1">
-                        <span className={`figure ${cell.own === undefined ? 'text-muted' : 'font-semibold'}`}>
-                          {inWords(row, cell.holds)}
-                        </span>
+                        {row.property !== 'picture' && hasOneField(row.property) ? (
+                          <span className="flex min-w-0 flex-1">
+                            <ExceptionField
+                              property={row.property}
+                              label={`${labelOf(row)} of ${blockName(row.block)}, ${ranges[at]!.toLowerCase()}, value`}
+                              own={cell.own}
+                              holds={cell.holds}
+                              onChange={(value) =>
+                                make(`${labelOf(row).toLowerCase()}: ${ranges[at]!.toLowerCase()}`, setEdits(row, at, value))
+                              }
+                            />
+                          </span>
+                        ) : (
+                          <span className={`figure ${cell.own === undefined ? 'text-muted' : 'font-semibold'}`}>
+                            {inWords(row, cell.holds)}
+                          </span>
+                        )}
                         <Actions
                           name={`${labelOf(row)} of ${blockName(row.block)}, ${ranges[at]!.toLowerCase()}`}
                           rows={[row]}

@@ -1,7 +1,9 @@
 import { useMemo, useState } from 'react'
 import { replaceInDeck, searchDeck } from '#core/reconcile/search'
 import { useSessionStore, useSession } from '../session/context'
-import { editAll } from '../session/store'
+import { toast } from 'sonner'
+import { counted } from '#core/values/counted'
+import { editAll, undo } from '../session/store'
 import { Button } from '../ui/button'
 import type { PointedPassage } from './copy'
 
@@ -16,6 +18,13 @@ export function SearchPanel({ language, onPoint }: { language: string; onPoint: 
   const options = useMemo(() => ({ matchCase, wholeWords }), [matchCase, wholeWords])
   const hits = useMemo(() => searchDeck(site, language, query, options), [site, language, query, options])
   const count = hits.reduce((sum, one) => sum + one.count, 0)
+  const replaceAll = () => {
+    if (!editAll(store, `replace “${query}”`, replaceInDeck(site, language, query, by, options))) return
+    const where = counted(hits.length, 'passage')
+    toast(`“${query}” replaced by ${by === '' ? 'nothing' : `“${by}”`}: ${counted(count, 'time')} in ${where}.`, {
+      action: { label: 'Undo', onClick: () => undo(store) },
+    })
+  }
   const field = 'h-[28px] min-w-0 flex-1 rounded-2 border border-line-strong bg-field px-2'
   return (
     <section aria-label="Search and replace" className="shrink-0 border-b border-line-strong bg-panel px-3 py-2">
@@ -35,10 +44,7 @@ export function SearchPanel({ language, onPoint }: { language: string; onPoint: 
           value={by}
           onChange={(event) => setBy(event.target.value)}
         />
-        <Button
-          disabled={count === 0}
-          onClick={() => editAll(store, `replace “${query}”`, replaceInDeck(site, language, query, by, options))}
-        >
+        <Button disabled={count === 0} onClick={replaceAll}>
           Replace all
         </Button>
       </div>
@@ -62,7 +68,7 @@ export function SearchPanel({ language, onPoint }: { language: string; onPoint: 
           Whole words
         </label>
         <span className="figure" data-hits>
-          {query === '' ? '' : `${count} in ${hits.length} ${hits.length === 1 ? 'passage' : 'passages'}`}
+          {query === '' ? '' : `${count} in ${counted(hits.length, 'passage')}`}
         </span>
       </div>
       <ul className="relative max-h-28 overflow-y-auto">

@@ -82,6 +82,10 @@ function pictureEdits(block: BlockOf<'picture'>, cells: readonly Cell[], changes
   return edits
 }
 
+/** The edits that set the value of a row at one range of widths; `undefined` takes it away. */
+export const setEdits = (row: ExceptionRow, at: number, value: unknown): Edit[] =>
+  isSame(row.cells[at]!.own, value) ? [] : editsOf(row, [{ at, value }])
+
 /** The edits that take exceptions away at a range of widths: what holds at the range before holds there. */
 export const clearEdits = (rows: readonly ExceptionRow[], at: number): Edit[] =>
   rows.flatMap((row) => (row.cells[at]!.own === undefined ? [] : editsOf(row, [{ at, value: undefined }])))

@@ -108,7 +108,7 @@ const ASPECTS: Record<string, (one: Site) => unknown> = {
     )
     return siblings.map((list, n) => [
       textOf(() => alikeOf(one, places[n]!, 'page', 'style').map(({ id }) => id)),
-      textOf(() => distributeEdits(one, list, 'base')),
+      textOf(() => distributeEdits(one, list, 'base', testIds())),
       textOf(() => stepEdits(one, list, { start: 1 }, 'base')),
       textOf(() => stepEdits(one, list, { span: -1 }, 'base')),
       textOf(() => wrapEdits(one, list, testIds())),

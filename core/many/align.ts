@@ -5,13 +5,15 @@ import type { Place } from '#core/site/tree'
 import { rangeOf, valueAt } from '#core/style/cascade'
 import type { Scope, StyleValues } from '#core/style/registry'
 import { pixels } from '#core/values/length'
+import type { MakeId } from '#core/values/ids'
 import { commonParent, topmost } from './chosen'
+import { wrapEdits } from './structure'
 
 export type Edge = 'start' | 'center' | 'end'
 export type Axis = 'across' | 'down'
 
-/** What cannot be done to the blocks together, as a sentence. */
-export type Impossible = { problem: string }
+/** What cannot be done to the blocks together, as a sentence, and what can be done instead. */
+export type Impossible = { problem: string; instead?: { label: string; edits: Edit[] } }
 
 type Changes = { [N in keyof StyleValues]?: StyleValues[N] | null }
 const change = (place: Place, scope: Scope, values: Changes): Edit => ({ kind: 'style', block: place.block.id, scope, values })
@@ -55,9 +57,9 @@ export function alignEdits(site: Site, places: readonly Place[], edge: Edge, axi
 
 /**
  * Shares the columns of the grid out among blocks: equal spans from the first column to the last. Where they do not
- * divide, nothing is rounded: the numbers that do are named.
+ * divide, nothing is rounded: the numbers that do are named, and columns of their own are offered.
  */
-export function distributeEdits(site: Site, places: readonly Place[], scope: Scope): Edit[] | Impossible {
+export function distributeEdits(site: Site, places: readonly Place[], scope: Scope, makeId: MakeId): Edit[] | Impossible {
   const blocks = topmost(places)
   const range = rangeOf(site.breakpoints, scope)
   const at = parentOf(site, blocks, range)
@@ -68,11 +70,32 @@ export function distributeEdits(site: Site, places: readonly Place[], scope: Sco
   if (columns % blocks.length !== 0) {
     const divisors = Array.from({ length: columns }, (_, n) => n + 1).filter((n) => columns % n === 0)
     return {
-      problem: `${columns} columns cannot be shared out equally among ${blocks.length} blocks; ${divisors.slice(1).join(', ')} blocks would divide them. Own columns of the group may: give it ${blocks.length}.`,
+      problem: `${columns} columns cannot be shared out equally among ${blocks.length} blocks; ${divisors.slice(1).join(', ')} blocks would divide them.`,
+      instead: { label: `Give them ${blocks.length} columns of their own`, edits: ownColumns(site, blocks, scope, makeId) },
     }
   }
   const span = columns / blocks.length
   return blocks.map((one, n) => change(one, scope, { span, start: n * span + 1 }))
+}
+
+/** The edits that lay blocks out on as many columns as there are of them: of what holds them alone, else of a group around them. */
+function ownColumns(site: Site, blocks: readonly Place[], scope: Scope, makeId: MakeId): Edit[] {
+  const parent = commonParent(blocks)!
+  const alone =
+    parent.kind === 'group' && parent.children.every((one) => one.hidden || blocks.some(({ block }) => block.id === one.id))
+  const free = blocks.map((one) => change(one, scope, { span: 1, start: null }))
+  const laid = (block: string): Edit => ({
+    kind: 'style',
+    block,
+    scope,
+    values: { layout: 'grid', tracks: Math.min(12, blocks.length) },
+  })
+  if (alone) return [laid(parent.id), ...free]
+  const wrapped = wrapEdits(site, blocks, makeId)
+  if (!wrapped) return []
+  // The group takes the full row, since its blocks are to share it.
+  const whole: Edit = { kind: 'style', block: wrapped.group, scope: 'base', values: { span: null, start: null } }
+  return [...wrapped.edits, whole, laid(wrapped.group), ...free]
 }
 
 /** Where blocks stand in a view, px: measured, since the heights of words are the browser's to know. */

@@ -11,7 +11,7 @@ import { findBlock, type Place, walkPage } from '#core/site/tree'
 import { pixels } from '#core/values/length'
 import { idMaker } from '#core/values/ids'
 import { seededRandom } from '#core/values/ids.fixture'
-import { alignEdits, type Boxes, distributeEdits, equalEdits, gapEdits } from './align'
+import { alignEdits, type Boxes, distributeEdits, equalEdits, gapEdits, type Impossible } from './align'
 import { alikeOf, isAlike, topmost } from './chosen'
 import { stepEdits } from './step'
 import { moveEdits, repeatEdits, unwrapEdits, wrapEdits } from './structure'
@@ -113,7 +113,7 @@ describe('blocks are stepped by columns', () => {
 describe('columns are shared out', () => {
   test('equally, first to last', () => {
     const { site, places } = scene(() => ({}))
-    expect(bases(made(site, distributeEdits(site, places, 'base')), places)).toEqual([
+    expect(bases(made(site, distributeEdits(site, places, 'base', makeId)), places)).toEqual([
       { span: 4, start: 1 },
       { span: 4, start: 5 },
       { span: 4, start: 9 },
@@ -122,9 +122,15 @@ describe('columns are shared out', () => {
 
   test('and not rounded: numbers that divide are named', () => {
     const { site, places } = scene(() => ({}), undefined, 5)
-    expect(distributeEdits(site, places, 'base')).toMatchObject({
+    const impossible = distributeEdits(site, places, 'base', makeId)
+    expect(impossible).toMatchObject({
       problem: expect.stringMatching(/12 columns .* 5 blocks; 2, 3, 4, 6, 12/) as string,
     })
+    // Columns of their own divide: those of what holds them alone, or of a group around some of several.
+    const group = (of: Site, id: string) => findBlock(of, findBlock(of, id)!.ancestors.at(-1)!.id)!.block
+    const own = made(site, (impossible as Impossible).instead!.edits)
+    expect(group(own, places[0]!.block.id)).toMatchObject({ style: { base: { layout: 'grid', tracks: 5 } } })
+    expect(bases(own, places).every((one) => one.span === 1 && one.start === undefined)).toBe(true)
   })
 })
 

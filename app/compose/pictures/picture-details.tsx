@@ -1,3 +1,4 @@
+import { counted } from '#core/values/counted'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { toast } from 'sonner'
@@ -105,7 +106,17 @@ function Replace({ picture, count }: { picture: Picture; count: number }) {
     if ('problem' in answer) return void toast.error(answer.problem)
     const { id: _, name, ...kept } = answer
     edit(store, { kind: 'picture-change', picture: picture.id, values: { name, file: kept } })
-    toast.success(count === 0 ? 'Replaced.' : `Replaced in ${count} ${count === 1 ? 'place' : 'places'}.`)
+    const said = count === 0 ? 'Replaced.' : `Replaced in ${counted(count, 'place')}.`
+    // What was kept in sight of the one picture may be nothing in the other.
+    if (!picture.focal && !picture.safe) return void toast.success(said)
+    const what = [picture.focal && 'focal point', picture.safe && 'safe area'].filter(Boolean).join(' and ')
+    toast.success(`${said} Its ${what} ${picture.focal && picture.safe ? 'are' : 'is'} the old picture’s.`, {
+      duration: 20_000,
+      action: {
+        label: 'Take away',
+        onClick: () => edit(store, { kind: 'picture-change', picture: picture.id, values: { focal: null, safe: null } }),
+      },
+    })
   }
   return (
     <>

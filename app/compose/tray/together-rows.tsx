@@ -29,7 +29,7 @@ import { Finding, Row } from '../../fields/row'
 import type { StyleAccess } from '../../fields/use-style'
 import { boxOf, type Frames, useFrames } from '../../live/frames'
 import { useSessionStore } from '../../session/context'
-import { editAll, type SessionStore } from '../../session/store'
+import { editAll, makeId, type SessionStore } from '../../session/store'
 import { IconButton } from '../../ui/button'
 
 type Tool = { label: string; icon: LucideIcon; edits: () => Edit[] | Impossible }
@@ -60,17 +60,17 @@ function boxesAt(frames: Frames, store: SessionStore, style: StyleAccess): Boxes
 export function TogetherRows({ style }: { style: StyleAccess }) {
   const store = useSessionStore()
   const frames = useFrames()
-  const [problem, setProblem] = useState('')
+  const [impossible, setImpossible] = useState<Impossible | null>(null)
   const scope = ofWidths(style.scope)
   const site = () => store.getState().session.site
   const boxes = () => boxesAt(frames, store, style)
   const run = ({ label, edits }: Tool) => {
     const made = edits()
-    setProblem('problem' in made ? made.problem : '')
+    setImpossible('problem' in made ? made : null)
     if (!('problem' in made)) editAll(store, label.toLowerCase(), made)
   }
   const shares: Tool[] = [
-    { label: 'Share out the columns', icon: Columns3, edits: () => distributeEdits(site(), style.places, scope) },
+    { label: 'Share out the columns', icon: Columns3, edits: () => distributeEdits(site(), style.places, scope, makeId) },
     { label: 'Equal gaps', icon: Rows3, edits: () => gapEdits(site(), style.places, boxes(), scope) },
     { label: 'Equally wide', icon: MoveHorizontal, edits: () => equalEdits(site(), style.places, 'width', boxes(), scope) },
     { label: 'Equally high', icon: MoveVertical, edits: () => equalEdits(site(), style.places, 'height', boxes(), scope) },
@@ -93,7 +93,23 @@ export function TogetherRows({ style }: { style: StyleAccess }) {
         )}
       </Row>
       <Row label="">{shares.map(button)}</Row>
-      {problem !== '' && <Finding well={false}>{problem}</Finding>}
+      {impossible && (
+        <Finding well={false}>
+          {impossible.problem}{' '}
+          {impossible.instead && impossible.instead.edits.length > 0 && (
+            <button
+              type="button"
+              className="min-h-6 underline"
+              onClick={() => {
+                editAll(store, impossible.instead!.label.toLowerCase(), impossible.instead!.edits)
+                setImpossible(null)
+              }}
+            >
+              {impossible.instead.label}
+            </button>
+          )}
+        </Finding>
+      )}
     </div>
   )
 }
