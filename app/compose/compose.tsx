@@ -1,5 +1,6 @@
 import { CircleHelp, Frame as FrameIcon, Grid3x3, Ruler, Slash, SquareSplitHorizontal } from 'lucide-react'
-import { useEffect, useMemo, useRef } from 'react'
+import { useCallback, useEffect, useMemo, useRef } from 'react'
+import { useNavigate } from 'react-router'
 import { Group, Panel, Separator, usePanelRef } from 'react-resizable-panels'
 import { Link } from 'react-router'
 import { BarTools } from '../screen/bar-tools'
@@ -55,7 +56,11 @@ function WithFrames(props: { exportedRevision: number | null }) {
 
 function Screen({ exportedRevision }: { exportedRevision: number | null }) {
   useDesk()
-  useKeys()
+  const navigate = useNavigate()
+  const siteId = useSession((state) => state.siteId)
+  const pageId = useSession((state) => state.pageId)
+  const play = useCallback(() => void navigate(`/sites/${siteId}/pages/${pageId}/play`), [navigate, siteId, pageId])
+  useKeys(play)
   useClipboard()
   useWhenIdle(() => {
     SelectionExtras.preload()
@@ -158,10 +163,22 @@ function FoldedOrder() {
 function PickedUp() {
   const store = useSessionStore()
   const picked = useSession((state) => state.picked)
+  useEffect(() => {
+    if (!picked) return
+    // From anywhere: whatever has the focus, the first Escape puts the style down.
+    const onKeyDown = (event: KeyboardEvent) => {
+      if (event.key !== 'Escape') return
+      event.preventDefault()
+      event.stopPropagation()
+      store.setState({ picked: null })
+    }
+    window.addEventListener('keydown', onKeyDown, { capture: true })
+    return () => window.removeEventListener('keydown', onKeyDown, { capture: true })
+  }, [picked, store])
   if (!picked) return null
   return (
-    <p role="status" className="absolute left-1/2 top-2 z-30 -translate-x-1/2 bg-ink px-3 py-1 text-on-ink shadow-float">
-      The style of {blockName(picked)} is picked up. Press blocks to put it on them.{' '}
+    <p role="status" className="fixed left-1/2 top-[52px] z-40 -translate-x-1/2 bg-ink px-3 py-1 text-on-ink shadow-float">
+      The style of {blockName(picked)} is picked up. Press blocks to put it on them; Escape puts it down.{' '}
       <button type="button" className="min-h-6 underline" onClick={() => store.setState({ picked: null })}>
         Put it down
       </button>

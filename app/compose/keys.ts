@@ -33,8 +33,9 @@ function mayBeTyped(store: SessionStore): boolean {
 /**
  * Runs commands by their keys. They do nothing while text is edited. While words are selected, a letter waits for a
  * moment: another letter that follows at once makes the two words, and they are typed into the block.
+ * @param play what P does: it leaves the screen
  */
-export function useKeys(): void {
+export function useKeys(play: () => void): void {
   const store = useSessionStore()
   useEffect(() => {
     let waiting: { letter: string; run: () => void; timer: number } | undefined
@@ -57,17 +58,22 @@ export function useKeys(): void {
       }
       if (waiting) runWaiting()
       const command = COMMANDS.find((one) => matches(one, event))
+      const plays = !command && isLetter(event) && event.key.toLowerCase() === 'p'
       const run = () => {
-        if (command && (command.possible?.(store) ?? true)) command.run(store)
+        if (plays) play()
+        else if (command && (command.possible?.(store) ?? true)) command.run(store)
       }
-      if (command || letter) event.preventDefault()
+      if (command || letter || plays) event.preventDefault()
       if (!letter) return run()
-      waiting = { letter: event.key, run, timer: window.setTimeout(runWaiting, QUICK) }
+      const own = (waiting = { letter: event.key, run, timer: 0 })
+      // A page that is busy hands over keys late, but before it draws: what was pressed in time counts as in time.
+      const ended = () => requestAnimationFrame(() => waiting === own && runWaiting())
+      own.timer = window.setTimeout(ended, QUICK)
     }
     window.addEventListener('keydown', onKeyDown)
     return () => {
       window.clearTimeout(waiting?.timer)
       window.removeEventListener('keydown', onKeyDown)
     }
-  }, [store])
+  }, [store, play])
 }

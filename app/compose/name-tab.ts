@@ -45,8 +45,10 @@ export function wordsNear({ frame, scale }: StageView, block: string, box: Box):
   const reach = { left: 0, width: Infinity, top: box.top - 40, height: box.height + 80 }
   const range = frame.document.createRange()
   const found: Box[] = []
-  const section = frame.find(block)?.closest('.band')
-  const sections = [section?.previousElementSibling, section, section?.nextElementSibling]
+  // The header and the footer stand apart from the sections between them.
+  const bands = [...frame.document.querySelectorAll('.band')]
+  const at = bands.findIndex((one) => one.contains(frame.find(block)))
+  const sections = at < 0 ? [] : [bands[at - 1], bands[at], bands[at + 1]]
   for (const element of sections.flatMap((one) => (one ? [...one.querySelectorAll<HTMLElement>('[data-block]')] : []))) {
     const bounds = element.getBoundingClientRect()
     const whole = { left: bounds.left * scale, top: bounds.top * scale, width: bounds.width * scale, height: bounds.height * scale }

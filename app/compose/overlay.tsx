@@ -1,4 +1,7 @@
 import { useRef, useState } from 'react'
+import { nameWithWords } from '#core/blocks/name-with-words'
+import { findBlock } from '#core/site/tree'
+import { PointerTab } from './pointer-tab'
 import { useSessionStore, useSession } from '../session/context'
 import { blockAt, boxOf, useFrames } from '../live/frames'
 import { RowGaps } from './row-gaps'
@@ -35,6 +38,12 @@ export function Overlay({ index, scale }: { index: number; scale: number }) {
   useWordsEditor(index)
   const editing = words?.view === index
   const [under, setUnder] = useState<string>()
+  /** Where the pointer is while a style is picked up, px of the surface. */
+  const [pointer, setPointer] = useState<{ x: number; y: number } | null>(null)
+  const underName = useSession((state) => {
+    const place = under === undefined || !picked ? undefined : findBlock(state.session.site, under)
+    return place ? nameWithWords(place.block, state.session.site.language) : ''
+  })
   const altHeld = useAltHeld()
 
   const blockUnder = (event: { clientX: number; clientY: number }) => {
@@ -69,8 +78,16 @@ export function Overlay({ index, scale }: { index: number; scale: number }) {
           else drag.begin(event, id)
           if (words) store.setState({ words: null })
         }}
-        onPointerMove={(event) => setUnder(event.buttons === 0 ? blockUnder(event) : undefined)}
-        onPointerLeave={() => setUnder(undefined)}
+        onPointerMove={(event) => {
+          setUnder(event.buttons === 0 ? blockUnder(event) : undefined)
+          if (!picked) return
+          const bounds = surface.current!.getBoundingClientRect()
+          setPointer({ x: event.clientX - bounds.left, y: event.clientY - bounds.top })
+        }}
+        onPointerLeave={() => {
+          setUnder(undefined)
+          setPointer(null)
+        }}
         onDoubleClick={(event) => {
           const id = blockUnder(event)
           if (id === undefined) return
@@ -88,7 +105,12 @@ export function Overlay({ index, scale }: { index: number; scale: number }) {
       >
         {grid && <GridHatch index={index} scale={scale} />}
         <RowGaps index={index} />
-        {under !== undefined && !editing && <Under index={index} id={under} />}
+        {under !== undefined && !editing && <Under index={index} id={under} firm={picked !== null} />}
+        {picked && pointer && under !== undefined && (
+          <PointerTab x={pointer.x} y={pointer.y} within={surface.current?.clientWidth ?? 0}>
+            {`Put on ${underName}`}
+          </PointerTab>
+        )}
         {hasSelection && <SelectionExtras index={index} />}
         {hasSelection && <Distances index={index} />}
         {hasSelection && !editing && altHeld && <DistancesTo index={index} under={under} />}
@@ -102,8 +124,14 @@ export function Overlay({ index, scale }: { index: number; scale: number }) {
 }
 
 /** A thin line around what a press would select. */
-function Under({ index, id }: { index: number; id: string }) {
+function Under({ index, id, firm }: { index: number; id: string; firm: boolean }) {
   const view = useFrames().get(index)
   const box = view && boxOf(view, id)
-  return box ? <div aria-hidden className="pointer-events-none absolute border border-yarrow/70" style={box} /> : null
+  return box ? (
+    <div
+      aria-hidden
+      className={`pointer-events-none absolute ${firm ? 'border-2 border-reed' : 'border border-yarrow/70'}`}
+      style={box}
+    />
+  ) : null
 }

@@ -147,6 +147,9 @@ function AddBlocks() {
   )
 }
 
+/** Options that stand in one column; more stand in two, so that all are seen at once. */
+const SHORT = 12
+
 function AddMenu({
   label,
   options,
@@ -171,7 +174,7 @@ function AddMenu({
           align="start"
           sideOffset={4}
           onCloseAutoFocus={(event) => event.preventDefault()}
-          className="z-50 max-h-[70vh] min-w-40 overflow-auto rounded-2 border border-line-strong bg-field p-1 shadow-float"
+          className={`z-50 max-h-[var(--radix-dropdown-menu-content-available-height)] min-w-40 overflow-auto rounded-2 ${options.length > SHORT ? 'columns-2 gap-1' : ''} border border-line-strong bg-field p-1 shadow-float`}
         >
           {options.map((option) => (
             <DropdownMenu.Item

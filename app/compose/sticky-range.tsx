@@ -5,6 +5,9 @@ import { boxOf, useFrames } from '../live/frames'
 import { selected } from '../session/store'
 import { measureSticky } from '../live/measure-sticky'
 
+/** Room that what is said of it takes across, px of the screen. */
+const LABEL = 230
+
 /** The way of a sticky block while it holds: from where it stands to the end of what it stands in, with the px of it. */
 export function StickyRange({ index }: { index: number }) {
   const view = useFrames().get(index)
@@ -38,8 +41,8 @@ export function StickyRange({ index }: { index: number }) {
         </svg>
       )}
       <p
-        className={`figure pointer-events-none absolute z-10 whitespace-nowrap px-1 ${px === 0 ? 'bg-rust-wash text-rust' : 'bg-panel'}`}
-        style={{ left: box.left, top: box.top + box.height + 4 }}
+        className={`figure pointer-events-none absolute z-10 max-w-full px-1 ${px === 0 ? 'bg-rust-wash text-rust' : 'bg-panel'}`}
+        style={{ left: Math.max(0, Math.min(box.left, view.width * view.scale - LABEL)), top: box.top + box.height + 4 }}
       >
         {px === 0 ? 'Has no way to hold' : `Holds for ${px} px, ${from} px from the top`}
       </p>

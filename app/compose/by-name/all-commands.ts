@@ -1,6 +1,8 @@
+import { ARRANGEMENTS } from '#core/arrangements/index'
 import { PAGE_SCREENS } from '../../screens'
 import type { Command } from '../../session/command'
 import type { SessionStore } from '../../session/store'
+import { addArranged } from '../add-arranged'
 import { ADD_COMMANDS, blockCommands, COMMANDS, copyCommands } from '../commands'
 import { COMMAND_TERMS, SCREEN_TERMS } from './terms'
 import { propertyCommands, settingCommands } from './tray-commands'
@@ -25,7 +27,12 @@ export function allCommands(store: SessionStore, onGo: (screen: string) => void)
     run: () => onGo(screen),
   }))
   const possible = (one: Command) => one.possible?.(store) ?? true
-  const adding = [...ADD_COMMANDS, ...copyCommands(store)]
+  const arranged = ARRANGEMENTS.map((one): Command => ({
+    name: `Add section: ${one.job.replace('-', ' ')}, “${one.name}”`,
+    also: `${one.name.replaceAll(',', '')}, ${one.job} ${one.name.replaceAll(',', '')}, arrangement ${one.name.replaceAll(',', '')}`,
+    run: (to) => addArranged(to, one),
+  }))
+  const adding = [...ADD_COMMANDS, ...copyCommands(store), ...arranged]
   const setting = [...propertyCommands(store), ...settingCommands(store)]
   const isSetting = store.getState().selection !== null
   return [

@@ -10,27 +10,25 @@ export const ByNameList = later(async () => (await import('./by-name-list')).ByN
 
 type Open = 'commands' | 'keys' | null
 
-/** `/` opens everything by name, `?` shows all keys, `P` plays the page. */
+/** `/` opens everything by name, `?` shows all keys. */
 export function ByName() {
   const store = useSessionStore()
   const navigate = useNavigate()
   const [open, setOpen] = useState<Open>(null)
   const siteId = useSession((state) => state.siteId)
   const pageId = useSession((state) => state.pageId)
-  const playTo = `/sites/${siteId}/pages/${pageId}/play`
 
   useEffect(() => {
     const onKeyDown = (event: KeyboardEvent) => {
       if (inText(event.target) || store.getState().words || event.ctrlKey || event.metaKey || event.altKey) return
       if (event.key === '/') setOpen('commands')
       else if (event.key === '?') setOpen('keys')
-      else if (event.key.toLowerCase() === 'p') void navigate(playTo)
       else return
       event.preventDefault()
     }
     window.addEventListener('keydown', onKeyDown)
     return () => window.removeEventListener('keydown', onKeyDown)
-  }, [store, navigate, playTo])
+  }, [store])
 
   return (
     <Dialog.Root open={open !== null} onOpenChange={(next) => !next && setOpen(null)}>

@@ -1,4 +1,5 @@
 import { expect, test } from 'vitest'
+import { ARRANGEMENTS } from '#core/arrangements/index'
 import { demoSite } from '#core/edits/edits.fixture'
 import { walkPage } from '#core/site/tree'
 import { createSessionStore, select } from '../../session/store'
@@ -279,6 +280,19 @@ test('each of two hundred terms of the trade leads where it belongs', () => {
   })
   expect(Object.keys(LEADS).length).toBeGreaterThanOrEqual(200)
   expect(wrong).toEqual([])
+})
+
+test('every arrangement is found by its own name, and by its job with it', () => {
+  const commands = offered()
+  for (const { name, job } of ARRANGEMENTS) {
+    const wanted = `Add section: ${job.replace('-', ' ')}, “${name}”`
+    expect(findCommands(commands, `${job} ${name}`)[0]?.name).toBe(wanted)
+    expect(
+      findCommands(commands, name)
+        .slice(0, 8)
+        .map((one) => one.name),
+    ).toContain(wanted)
+  }
 })
 
 test('with a block selected, what can be done with it is found', () => {

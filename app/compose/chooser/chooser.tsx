@@ -4,29 +4,16 @@ import { toast } from 'sonner'
 import { ARRANGEMENTS } from '#core/arrangements/index'
 import type { Arrangement, Job } from '#core/arrangements/build'
 import { JOBS } from '#core/blocks/section'
-import { newSection } from '#core/blocks/defaults'
-import type { Edit } from '#core/edits/index'
 import { useSessionStore, useSession } from '../../session/context'
-import { insertPlace } from '../insert'
+import { addArranged } from '../add-arranged'
 import { blockName } from '#core/blocks/block-name'
-import { type SessionStore, edit, editAll, makeId, pageOf, select } from '../../session/store'
+import { type SessionStore, edit, makeId, pageOf } from '../../session/store'
 import type { Section } from '#core/blocks/index'
 import { capacityOf, createPreviews, fitOf, SIZES, sizeOf } from './preview'
 import { ShadowPreview } from './shadow-preview'
 
 type ChooserProps = { section: Section | undefined; onClose: () => void }
 type Size = keyof typeof SIZES | 'any'
-
-/** Puts a new section in an arrangement on the page, filled with the words that wait for it. */
-function addArranged(store: SessionStore, arrangement: Arrangement): void {
-  const place = insertPlace(store.getState(), 'section')!
-  const section = newSection(arrangement.job, makeId)
-  const edits: Edit[] = [
-    { kind: 'insert', ...place, blocks: [section] },
-    { kind: 're-set', section: section.id, arrangement: arrangement.id, ids: makeId() },
-  ]
-  if (editAll(store, `add ${arrangement.name}`, edits)) select(store, section.id)
-}
 
 /** Re-sets a section, and says what found no slot. */
 function reSetSection(store: SessionStore, section: Section, arrangement: Arrangement): void {

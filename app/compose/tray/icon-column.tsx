@@ -44,10 +44,11 @@ export function IconColumn({ block }: { block: BlockOf<'icon'> }) {
             key={String(centred)}
             type="button"
             aria-pressed={(block.centred === true) === centred}
-            className="h-[26px] flex-1 rounded-2 border border-line-strong bg-field aria-pressed:bg-ink aria-pressed:text-on-ink"
+            title={centred ? 'By the middle of what is seen of it' : 'By the middle of its field, as it is drawn'}
+            className="h-[26px] min-w-0 flex-1 truncate rounded-2 border border-line-strong bg-field aria-pressed:bg-ink aria-pressed:text-on-ink"
             onClick={() => set('centred', centred || null)}
           >
-            {centred ? 'By what is seen' : 'As it is drawn'}
+            {centred ? 'As seen' : 'As drawn'}
           </button>
         ))}
       </Row>

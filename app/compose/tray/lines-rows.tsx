@@ -44,8 +44,14 @@ export function LinesRows({ block }: { block: Section }) {
       {canAddLine(store) && (
         <Row label={lines.length === 0 ? 'Lines' : ''}>
           {(['down', 'across'] as const).map((axis) => (
-            <Button key={axis} className="h-[26px] flex-1" onClick={() => addLine(store, axis)}>
-              {axis === 'down' ? 'Line down' : 'Line across'}
+            <Button
+              key={axis}
+              className="h-[26px] min-w-0 flex-1"
+              title={`A guide line ${axis} the section`}
+              aria-label={`Line ${axis}`}
+              onClick={() => addLine(store, axis)}
+            >
+              {axis === 'down' ? 'Down' : 'Across'}
             </Button>
           ))}
         </Row>

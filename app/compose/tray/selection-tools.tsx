@@ -59,11 +59,11 @@ function RepeatTool() {
           aria-label="Repeat the selection"
           className="z-50 w-64 rounded-2 border border-line-strong bg-field p-3 shadow-float"
         >
-          <div className="grid grid-cols-[90px_1fr] items-center gap-1.5">
+          <div className="grid grid-cols-[90px_minmax(0,1fr)] items-center gap-1.5">
             <span className="text-ink-2">Copies</span>
-            <NumberField label="Copies" value={times} least={1} most={MOST_COPIES} whole onChange={setTimes} />
+            <NumberField className="min-w-0" label="Copies" value={times} least={1} most={MOST_COPIES} whole onChange={setTimes} />
             <span className="text-ink-2">Space before</span>
-            <span className="flex">
+            <span className="flex min-w-0">
               <LengthField
                 label="Space before each copy"
                 placeholder="As it is"

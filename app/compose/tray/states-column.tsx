@@ -53,13 +53,13 @@ export function StatesColumn({ style }: { style: StyleAccess }) {
           />
         </Row>
       )}
-      <div className="my-1 grid grid-cols-3 gap-1" role="group" aria-label="State to edit">
+      <div className="my-1 flex flex-wrap gap-1" role="group" aria-label="State to edit">
         {([null, ...states] as const).map((state) => (
           <button
             key={state ?? 'rest'}
             type="button"
             aria-pressed={now === state}
-            className="h-[26px] truncate rounded-2 border border-line-strong bg-field px-1 aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-on-ink"
+            className="h-[26px] shrink-0 grow whitespace-nowrap rounded-2 border border-line-strong bg-field px-2 aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-on-ink"
             onClick={() => store.setState({ scope: state ?? 'base' })}
           >
             {state ? STATE_NAMES[state] : 'At rest'}
