@@ -18,7 +18,7 @@ const TIMES = [
 /** How an evening goes, hour by hour. */
 const timetable = (): Section =>
   section('timetable', { fill: role('panel'), paddingTop: token('space-8'), paddingBottom: token('space-8') }, [
-    eyebrow('Fridays and Saturdays'),
+    eyebrow('Fridays and Saturdays', { spaceAfter: token('space-2') }),
     heading(2, 'One night, by the clock', { spaceAfter: token('space-5') }),
     table('An evening from half past seven', TIMES, { span: 8, start: 1, narrow: { span: 4, rows: 'stack' } }),
   ])
@@ -59,7 +59,8 @@ const memberships = (): Section =>
           heading(3, name),
           text(price, { size: pixels(36), face: 'heading' }),
           text(term, {}, 'small'),
-          list(false, {}, has),
+          // The lists take what room there is, so that the buttons stand on one line.
+          list(false, { grow: true }, has),
           button(n === 3 ? 'Write to us' : 'Book it', n === 2 ? 'primary' : 'secondary', BOOK),
         ],
       ),

@@ -118,6 +118,7 @@ function nights(): Block[] {
         name: 'Kinds of night',
         layout: 'row',
         gap: token('space-3'),
+        rowGap: token('space-2'),
         wrap: true,
         spaceBefore: token('space-6'),
         spaceAfter: token('space-4'),
@@ -167,17 +168,14 @@ export function withInstruments(site: Site): Site {
       'header',
       { fill: role('night'), ink: role('on-primary'), paddingTop: token('space-4'), paddingBottom: token('space-4') },
       [
-        link(
-          'Hollin Ridge Observatory',
-          { page: home },
-          { name: 'Name', span: 8, narrow: { span: 4 }, face: 'heading', weight: 560, size: pixels(20), underline: false },
-        ),
-        link(
-          'Autumn nights',
-          { page: home },
-          { span: 4, start: 9, selfJustify: 'end', middle: { span: 8, start: 1 }, narrow: { span: 4 } },
-          'small',
-        ),
+        group({ name: 'Row', layout: 'row', align: 'center', justify: 'space-between', gap: token('space-4') }, [
+          link(
+            'Hollin Ridge Observatory',
+            { page: home },
+            { name: 'Name', face: 'heading', weight: 560, size: pixels(20), underline: false },
+          ),
+          link('Autumn nights', { page: home }, { underline: false, hover: { underline: true } }, 'small'),
+        ]),
       ],
     ),
     section(
@@ -190,8 +188,8 @@ export function withInstruments(site: Site): Site {
         fillLayers: LAMPLIT,
       },
       [
-        eyebrow('What you look through', { ink: role('on-primary') }),
-        heading(1, 'Three telescopes and a stove', { span: 8 }),
+        eyebrow('What you look through', { ink: role('on-primary'), spaceAfter: token('space-3') }),
+        heading(1, 'Three telescopes and a stove', { span: 8, spaceAfter: token('space-5') }),
         text(
           'None of them is new. All of them work. Ask before you touch the brass; the stove needs no asking.',
           { span: 6 },
@@ -200,35 +198,39 @@ export function withInstruments(site: Site): Site {
       ],
     ),
     work,
-    section('story', { paddingTop: token('space-7'), paddingBottom: token('space-8'), fill: role('panel') }, [
-      heading(2, 'And what you stand beside', { span: 5, middle: { span: 8 }, narrow: { span: 4 }, size: fluid(26, 36) }),
-      text('Looking takes minutes. Waiting for a gap in the cloud takes the rest, so the rest is comfortable.', {
-        span: 6,
-        start: 7,
-        middle: { span: 8, start: 1 },
-        narrow: { span: 4 },
-      }),
-      slideshow(
-        'Around the instruments',
-        { spaceBefore: token('space-5') },
-        AROUND.map(([name, alt, below]) =>
-          group(
-            { name: 'Slide', layout: 'column', rowGap: token('space-2') },
-            [
-              picture(name, alt, {
-                aspect: { width: 21, height: 9 },
-                fit: 'cover',
-                duotone: { dark: role('night'), light: role('on-primary') },
-                narrow: { aspect: { width: 4, height: 3 } },
-              }),
-              caption(below),
-            ],
-            'figure',
+    section(
+      'story',
+      { rowGap: token('space-3'), paddingTop: token('space-7'), paddingBottom: token('space-8'), fill: role('panel') },
+      [
+        heading(2, 'And what you stand beside', { span: 5, middle: { span: 8 }, narrow: { span: 4 }, size: fluid(26, 36) }),
+        text('Looking takes minutes. Waiting for a gap in the cloud takes the rest, so the rest is comfortable.', {
+          span: 6,
+          start: 7,
+          middle: { span: 8, start: 1 },
+          narrow: { span: 4 },
+        }),
+        slideshow(
+          'Around the instruments',
+          { spaceBefore: token('space-5') },
+          AROUND.map(([name, alt, below]) =>
+            group(
+              { name: 'Slide', layout: 'column', rowGap: token('space-2') },
+              [
+                picture(name, alt, {
+                  aspect: { width: 21, height: 9 },
+                  fit: 'cover',
+                  duotone: { dark: role('night'), light: role('on-primary') },
+                  narrow: { aspect: { width: 4, height: 3 } },
+                }),
+                caption(below),
+              ],
+              'figure',
+            ),
           ),
         ),
-      ),
-    ]),
-    section('reasons', { paddingBottom: token('space-9') }, [
+      ],
+    ),
+    section('reasons', { paddingTop: token('space-9'), paddingBottom: token('space-9') }, [
       heading(2, 'The figures, for those who ask', { spaceAfter: token('space-5') }),
       table('The instruments of Hollin Ridge, measured', FIGURES, { narrow: { rows: 'scroll' } }),
       ...nights(),

@@ -14,7 +14,7 @@ import { topmost } from '#core/many/chosen'
 import { propertyOf } from '#core/style/registry'
 import { valueInWords } from '../fields/value-in-words'
 import { useSession, useSessionStore } from '../session/context'
-import { nameWithWords } from '#core/blocks/name-with-words'
+import { groupName } from '#core/blocks/name-with-words'
 import { allSelected, editAll, select } from '../session/store'
 import { ExceptionField, hasOneField } from './exception-field'
 import { TitledDialog } from '../ui/dialog'
@@ -31,7 +31,7 @@ export function ExceptionsDialog({ onClose }: { onClose: () => void }) {
   const labelOf = ({ property }: ExceptionRow) => (property === 'picture' ? 'Picture' : propertyOf(property).label)
   const inWords = ({ property }: ExceptionRow, value: unknown) =>
     property === 'picture' ? (site.pictures.find((one) => one.id === value)?.name ?? 'None') : valueInWords(value)
-  const name = places.length === 1 ? nameWithWords(places[0]!.block, site.language) : `${places.length} blocks`
+  const name = places.length === 1 ? groupName(places[0]!.block, site.language) : `${places.length} blocks`
   return (
     <TitledDialog title={`Exceptions of ${name}`} className="top-[8vh] flex max-h-[84vh] w-[960px] flex-col" onClose={onClose}>
       <p className="mb-3 text-ink-2">
@@ -73,7 +73,7 @@ export function ExceptionsDialog({ onClose }: { onClose: () => void }) {
                           select(store, row.block.id)
                         }}
                       >
-                        {nameWithWords(row.block, site.language)}
+                        {groupName(row.block, site.language)}
                       </button>
                     )}
                   </th>
@@ -85,7 +85,7 @@ export function ExceptionsDialog({ onClose }: { onClose: () => void }) {
                           <span className="flex min-w-0 flex-1">
                             <ExceptionField
                               property={row.property}
-                              label={`${labelOf(row)} of ${nameWithWords(row.block, site.language)}, ${ranges[at]!.toLowerCase()}, value`}
+                              label={`${labelOf(row)} of ${groupName(row.block, site.language)}, ${ranges[at]!.toLowerCase()}, value`}
                               own={cell.own}
                               holds={cell.holds}
                               onChange={(value) =>
@@ -99,7 +99,7 @@ export function ExceptionsDialog({ onClose }: { onClose: () => void }) {
                           </span>
                         )}
                         <Actions
-                          name={`${labelOf(row)} of ${nameWithWords(row.block, site.language)}, ${ranges[at]!.toLowerCase()}`}
+                          name={`${labelOf(row)} of ${groupName(row.block, site.language)}, ${ranges[at]!.toLowerCase()}`}
                           rows={[row]}
                           at={at}
                           ranges={ranges}

@@ -179,7 +179,7 @@ function AddMenu({
           {options.map((option) => (
             <DropdownMenu.Item
               key={option.name}
-              className="flex h-7 cursor-default items-center rounded-2 px-2 outline-none first-letter:uppercase data-[highlighted]:bg-ground"
+              className="flex h-7 break-inside-avoid cursor-default items-center rounded-2 px-2 outline-none first-letter:uppercase data-[highlighted]:bg-ground"
               onSelect={option.run}
             >
               {option.name[0]!.toUpperCase() + option.name.slice(1)}

@@ -27,3 +27,7 @@ export function nameWithWords(block: Block, language: string): string {
 /** The same where there is little room: its name, or else its first words. */
 export const shortName = (block: Block, language: string): string =>
   (isNamed(block) ? '' : firstWords(block, language)) || blockName(block)
+
+/** The name of a block; a group without one is told apart by the first words in it. */
+export const groupName = (block: Block, language: string): string =>
+  block.kind === 'group' ? nameWithWords(block, language) : blockName(block)

@@ -20,8 +20,16 @@ export type Slideshow = BlockBase<'slideshow', typeof fields> & { children: Bloc
 export const SLIDESHOW = 'slideshow'
 export const SLIDES = 'slides'
 
-const button = (name: string, label: string, text: string): Element =>
-  element('button', { type: 'button', hidden: true, ariaLabel: label, [name]: '' }, [{ type: 'text', value: text }])
+const button = (name: string, label: string, shown: ElementContent): Element =>
+  element('button', { type: 'button', hidden: true, ariaLabel: label, [name]: '' }, [shown])
+
+/** An arrow as a drawing: letters that look like one are specks in most faces. */
+const chevron = (d: string): Element =>
+  element(
+    'svg',
+    { ariaHidden: 'true', viewBox: '0 0 24 24', width: '24', height: '24', fill: 'none', stroke: 'currentColor', strokeWidth: '2' },
+    [element('path', { d }, [])],
+  )
 
 /**
  * Slides that stand side by side and snap: they are scrolled by a swipe, a wheel or keys, and each is led to by a dot, all
@@ -61,10 +69,10 @@ export const slideshow: Kind<Slideshow> = {
         ...(several
           ? [
               element('div', { className: ['slide-controls'] }, [
-                button('dataPrevious', said.previous, '‹'),
+                button('dataPrevious', said.previous, chevron('M15 5l-7 7 7 7')),
                 ...(block.dots === false ? [] : [element('div', { className: ['slide-dots'] }, dots)]),
-                button('dataNext', said.next, '›'),
-                ...(block.every === undefined ? [] : [button('dataPause', said.pause, '❚❚')]),
+                button('dataNext', said.next, chevron('M9 5l7 7-7 7')),
+                ...(block.every === undefined ? [] : [button('dataPause', said.pause, { type: 'text', value: '❚❚' })]),
               ]),
             ]
           : []),

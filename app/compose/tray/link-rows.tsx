@@ -13,6 +13,7 @@ import { pressedIn } from '#core/render/panels'
 import { Finding, Row } from '../../fields/row'
 import { useSession, useSessionStore } from '../../session/context'
 import { blockName } from '#core/blocks/block-name'
+import { groupName } from '#core/blocks/name-with-words'
 import { editAll, pageOf } from '../../session/store'
 import { Choice } from '../../ui/choice'
 
@@ -52,9 +53,11 @@ function usePresses(block: Block): { value: string; label: string }[] {
   const ancestors: readonly Block[] = findBlock(site, block.id)?.ancestors ?? []
   const found: { value: string; label: string }[] = []
   for (const one of walkPage(page)) {
-    if (isOpened(one) && !ancestors.includes(one)) found.push({ value: `opens ${one.id}`, label: `Opens: ${blockName(one)}` })
+    if (isOpened(one) && !ancestors.includes(one))
+      found.push({ value: `opens ${one.id}`, label: `Opens: ${groupName(one, site.language)}` })
     if (showsOne(one) && 'children' in one)
-      for (const child of one.children) found.push({ value: `shows ${child.id}`, label: `Shows: ${blockName(child)}` })
+      for (const child of one.children)
+        found.push({ value: `shows ${child.id}`, label: `Shows: ${groupName(child, site.language)}` })
   }
   if (ancestors.some(isOpened)) found.push({ value: 'closes', label: 'Closes the panel it stands in' })
   return found
