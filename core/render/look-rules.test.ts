@@ -103,7 +103,7 @@ describe('other looks', () => {
   test('a field has its colours at rest and with the focus', () => {
     const text = css(fieldRules(DEFAULT_GUIDE))
     expect(text).toContain('min-height:48px')
-    expect(text).toContain('.field :is(input,textarea):focus-visible{border-color:var(--ink);outline:3px solid var(--accent)')
+    expect(text).toContain('.field :is(input,textarea):focus-visible{border-color:var(--ink);outline:3px solid var(--link)')
     expect(problemsIn(text)).toEqual([])
   })
 
