@@ -4,6 +4,7 @@ import { GradientHandles } from './fills/gradient-handles'
 import { GuideLines } from './guide-lines'
 import { HeatLayer } from './heat-layer'
 import { Marks } from './marks'
+import { PolygonPoints } from './polygon-points'
 import { SharedMarks } from './shared-marks'
 import { SpaceDrag } from './space-drag'
 import { StickyRange } from './sticky-range'
@@ -23,6 +24,7 @@ export function SelectionExtras({ index }: { index: number }) {
       <SharedMarks index={index} />
       <StickyRange index={index} />
       <SpaceDrag index={index} />
+      <PolygonPoints index={index} />
     </>
   )
 }

@@ -8,6 +8,7 @@ import { SiteBar } from '../screen/site-bar'
 import { SiteScreen, type SiteScreenProps } from '../screen/site-screen'
 import { Button, buttonClass } from '../ui/button'
 import { later, useWhenIdle } from '../ui/later'
+import { MissingWords } from './missing-words'
 import { LanguageChoice } from './language'
 import { usePlacing } from './use-placing'
 import { WordsPanel } from './words-panel'
@@ -64,6 +65,7 @@ function Screen({ exportedRevision }: { exportedRevision: number | null }) {
             </Button>
           </div>
           {searching && <SearchPanel language={language} onPoint={setPointed} />}
+          <MissingWords language={language} />
           <DeckEditor key={language} language={language} pointed={pointed} onPoint={setPointed} />
         </main>
         <section aria-label="Where the words stand" className="flex w-[27%] min-w-0 flex-col border-r border-line-strong bg-panel">

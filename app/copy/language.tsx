@@ -61,6 +61,7 @@ export function LanguageChoice({ language, onChange }: { language: string; onCha
               className="figure mb-2 h-[26px] w-full rounded-2 border border-line-strong px-2"
               value={tag}
               onChange={(event) => setTag(event.target.value.trim())}
+              onKeyDown={(event) => event.key === 'Enter' && begin()}
             />
             {problem !== '' && <p className="mb-2 text-label text-rust">{problem}</p>}
             <Button onClick={begin}>{tag !== '' && problem === '' ? `Begin ${tag}` : 'Begin'}</Button>

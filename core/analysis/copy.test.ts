@@ -28,6 +28,11 @@ describe('findings about the copy', () => {
     expect(kinds(opening(`### ${fillerFor('heading', 3)}`))).toContain('placeholder')
   })
 
+  test('a section that only the deck has is counted by its words, and has no slots', () => {
+    const more = withDeck(site, `${textOf(site)}\n## Parking\n\nBy the gate.\n`)
+    expect(copyFindings(more, 'en').find((one) => one.name === 'Parking')).toMatchObject({ slots: 0, filled: 0, words: 3 })
+  })
+
   test('headings that repeat or are long, and buttons that say nothing', () => {
     expect(kinds(opening('### A night, step by step\n\n### A night, step by step\n'))).toContain('repeated')
     const [long] = findingsIn(opening(`### ${'Long '.repeat(15)}`), 'Opening').findings.filter((one) => one.kind === 'long')

@@ -58,7 +58,8 @@ export function copyFindings(site: Site, language: string): CopySection[] {
     }
     const sections = site.pages.find((one) => one.id === page.page)?.sections ?? []
     return page.sections.map((section): CopySection => {
-      const slots = slotsOf(sections.find((one) => one.id === section.section) ?? ({ children: [] } as never))
+      const standing = sections.find((one) => one.id === section.section)
+      const slots = standing ? slotsOf(standing) : []
       const empty = slots.filter(({ block }) => plainText(block.words[language] ?? []).trim() === '')
       return {
         page: page.page ?? page.name,

@@ -31,6 +31,8 @@ describe('what the place of a block comes to, in words', () => {
     expect(wordsFor(backdrop.id, 0)).toBe('Lies behind all of section.')
     const inReason = 'children' in reason ? reason.children[1]! : reason
     expect(wordsFor(inReason.id, 0)).toBe('Stands in a column of at most 357 px.')
+    // Where a view shows it, what is measured there is said.
+    expect(placeInWords(store.getState(), findBlock(site, inReason.id)!, 0, 299.6)).toBe('Stands in a column of 300 px.')
   })
 
   test('a section has the columns of the page', () => {

@@ -30,8 +30,11 @@ const reachInWords = (reach: Reach, span: number, columns: number): string =>
     ? 'Reaches from edge to edge'
     : `Takes the ${reach === 'left' ? 'first' : 'last'} ${span} of ${columns} columns, and goes on to the ${reach} edge`
 
-/** What the columns of a block come to, in words: "Fills 8 columns, 739 px. Below 640 it takes the full row." */
-export function placeInWords(state: SessionState, place: Place, range: number): string {
+/**
+ * What the columns of a block come to, in words: "Fills 8 columns, 739 px. Below 640 it takes the full row."
+ * @param room how wide what it stands in is inside, measured in a view of the range, px; the most that it may be, without it
+ */
+export function placeInWords(state: SessionState, place: Place, range: number, room?: number): string {
   const { site } = state.session
   const { breakpoints } = site
   const parent = place.ancestors.at(-1)
@@ -43,7 +46,8 @@ export function placeInWords(state: SessionState, place: Place, range: number): 
   const px = Math.round(extentAt(extentOf(place.block, surround, breakpoints, range), breakpoints[range]!, viewport))
   if (valueAt(place.block.style, 'position', breakpoints, range) === 'backdrop')
     return `Lies behind all of ${parent.name ?? parent.kind}.`
-  if (at.layout !== 'grid') return `Stands in ${at.layout === 'overlay' ? 'an overlay' : `a ${at.layout}`} of at most ${px} px.`
+  if (at.layout !== 'grid')
+    return `Stands in ${at.layout === 'overlay' ? 'an overlay' : `a ${at.layout}`} of ${room === undefined ? `at most ${px}` : Math.round(room)} px.`
   const spanAt = (index: number) => columnsOf(place.block, surround, breakpoints, index).span
   const fullFrom = breakpoints.findIndex(
     (_, index) => index > range && surround.ranges[index]!.layout === 'grid' && spanAt(index) === surround.ranges[index]!.columns,

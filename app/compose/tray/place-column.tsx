@@ -1,3 +1,6 @@
+import type { Place } from '#core/site/tree'
+import { useFrames } from '../../live/frames'
+import { rangeAt } from '#core/grid/columns'
 import { placementIn } from '#core/grid/placement'
 import { reachOf } from '#core/grid/reach'
 import { settingsWithoutEffect } from '#core/analysis/why/without-effect'
@@ -38,12 +41,25 @@ const POSITIONS = [
   option('held', 'Held to edges'),
 ]
 
+/** How wide what holds a block is inside, in the first view of a range, px of the page; nothing where none shows it. */
+function useRoom(place: Place, range: number): number | undefined {
+  const frames = useFrames()
+  useSession((state) => state.layout)
+  const breakpoints = useSession((state) => state.session.site.breakpoints)
+  const view = [...frames.values()].find(({ width }) => rangeAt(breakpoints, width) === range)
+  const holder = view?.frame.find(place.block.id)?.parentElement
+  if (!view || !holder) return undefined
+  const style = view.frame.document.defaultView!.getComputedStyle(holder)
+  return holder.clientWidth - Number.parseFloat(style.paddingLeft) - Number.parseFloat(style.paddingRight)
+}
+
 /** Where the block stands, how large it is, and how it lays out what it holds. */
 export function PlaceColumn({ style }: { style: StyleAccess }) {
   const { place } = style
   const store = useSessionStore()
   const site = useSession((state) => state.session.site)
-  const words = useSession((state) => placeInWords(state, place, style.range))
+  const room = useRoom(place, style.range)
+  const words = useSession((state) => placeInWords(state, place, style.range, room))
   const one = style.places.length === 1
   const idle = one ? settingsWithoutEffect(site, place, style.range) : []
   const breakpoint = site.breakpoints[style.range]!
