@@ -57,6 +57,7 @@ test('an edge says why it stands where it does, pointed at and in the tray', asy
   const left = `margin 80 (1120 centred in 1280) + 2 columns ${Number((2 * column).toFixed(1))} + 2 gutters 48 = ${Number((128 + 2 * column).toFixed(1))}`
   await expect(tray.getByText(left)).toBeVisible()
   await page.keyboard.press('d')
+  await expect(page.locator('[data-view="1280"] [data-distances]')).toBeAttached()
   await page.locator('[data-view="1280"] [data-edge="left"]').hover()
   await expect(page.locator('[data-view="1280"]').getByText(left)).toBeVisible()
 })

@@ -102,7 +102,7 @@ test('rows of the tree are dragged beside and into others, renamed from their wo
   // What is locked is passed over by presses on the page, and reached by the tree.
   await row(/^Group/).click()
   await page.keyboard.press('u')
-  await expect(row(/^Group locked/)).toBeVisible()
+  await expect(row(/^Group .*locked/)).toBeVisible()
   const { x, y } = middle(await onScreen(page, 1280, '#story :is(h1, h2)'))
   await page.mouse.click(x, y)
   await expect(tray.getByRole('heading', { name: 'Story', exact: true })).toBeVisible()

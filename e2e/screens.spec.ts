@@ -171,7 +171,7 @@ test('words are edited in place with marks, links and new lines, and every view 
   await saved(page)
   await page.reload()
   await composed(page)
-  await expect(page.frameLocator('[data-view="1280"] iframe').locator('p.lead')).toHaveText('Rope and lamps')
+  await expect(page.frameLocator('[data-view="1280"] iframe').locator('p.lead').first()).toHaveText('Rope and lamps')
 })
 
 test('views and breakpoints are moved on the ruler by drag and by keys, and views come and go', async ({ page, app }) => {

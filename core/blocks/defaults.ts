@@ -24,14 +24,17 @@ export function nextBlock(block: Block, makeId: MakeId): Block {
   return likeBefore(newBlock(block.kind === 'item' || block.kind === 'link' ? block.kind : 'text', makeId), block)
 }
 
-/** Where one block alone stands. */
-const ITS_OWN = ['start', 'rowStart', 'order'] as const
+/** Where one block alone stands, and what it does there. */
+const PLACE = ['start', 'rowStart', 'order', 'position', 'top', 'right', 'bottom', 'left', 'layer', 'motion'] as const
+/** Heights are carried on in a list or a nav, whose rows are alike. */
+const ROW = ['height', 'minHeight'] as const
 
 /** A new block as the one before it looks, where both are of one kind: its type, kind of button, and style, but for its place. */
 export function likeBefore<B extends Block>(made: B, before: Block | undefined): B {
   if (!before || before.kind !== made.kind || before.kind === 'section') return made
+  const own: readonly string[] = made.kind === 'item' || made.kind === 'link' ? PLACE : [...PLACE, ...ROW]
   const without = <V extends object>(values: V): V =>
-    Object.fromEntries(Object.entries(values).filter(([name]) => !(ITS_OWN as readonly string[]).includes(name))) as V
+    Object.fromEntries(Object.entries(values).filter(([name]) => !own.includes(name))) as V
   const { below, ...scopes } = before.style
   const style = {
     ...Object.fromEntries(Object.entries(scopes).map(([scope, values]) => [scope, without(values as object)])),
