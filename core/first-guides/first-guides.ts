@@ -1,5 +1,7 @@
 import { pairsOn } from '#core/analysis/contrast'
-import { contrast } from '#core/colour/contrast'
+import { contrast, hexOf } from '#core/colour/contrast'
+import { rgbaOf } from '#core/legibility/rgba'
+import type { Colour } from '#core/values/colour'
 import { oklchOf } from '#core/colour/oklch'
 import { nearestPassing } from '#core/colour/nearest'
 import { DEFAULT_GUIDE } from '#core/site/defaults'
@@ -149,17 +151,43 @@ function noteFor(mood: Mood, colours: StyleGuide['colours'], heading: Family): s
   return `${said[0]!.toUpperCase()}${said.slice(1)}. ${use}`
 }
 
+/** How much of a busy button is seen, at least: as much as its words need, on the ground and on panels. */
+function busyOpacity({ rest }: StyleGuide['buttons'][number], { colours }: StyleGuide): number {
+  const hex = (colour: Colour | undefined) => colour && hexOf(colour, colours)
+  const [fill, ink] = [hex(rest.fill), hex(rest.ink)]
+  const reads = (share: number) =>
+    ['ground', 'panel'].every((name) => {
+      const under = hex(role(name))!
+      return contrast(mixed(ink ?? under, under, share), mixed(fill ?? under, under, share)) >= 4.6
+    })
+  return [0.7, 0.75, 0.8, 0.85, 0.9, 0.95].find(reads) ?? 1
+}
+
 /** Least contrast of a ring that says what has the focus (WCAG 2.2, 1.4.11 and 2.4.13). */
 const RING = 3
 
-/** A guide whose rings of focus are seen on its grounds: the accent where that is enough, else the links' colour or the ink. */
+/** A colour over another, let through by a share, as #rrggbb. */
+function mixed(over: string, under: string, share: number): string {
+  const [a, b] = [rgbaOf(over), rgbaOf(under)]
+  const one = (name: 'r' | 'g' | 'b') => Math.round(a[name] * share + b[name] * (1 - share))
+  return `#${(['r', 'g', 'b'] as const).map((name) => one(name).toString(16).padStart(2, '0')).join('')}`
+}
+
+/**
+ * A guide whose rings of focus are seen on its grounds: the accent where that is enough, else the links' colour or the ink;
+ * and whose buttons are still read while they are busy, when they let the ground through.
+ */
 function withRings(guide: StyleGuide): StyleGuide {
   const hex = (name: string) => guide.colours.find((one) => one.role === name)!.hex
   const seen = (name: string) => ['ground', 'panel'].every((under) => contrast(hex(name), hex(under)) >= RING)
   const ring = role(['accent', 'link'].find(seen) ?? 'ink')
   return {
     ...guide,
-    buttons: guide.buttons.map((one) => (one.focus?.ring ? { ...one, focus: { ...one.focus, ring } } : one)),
+    buttons: guide.buttons.map((one) => ({
+      ...one,
+      ...(one.focus?.ring ? { focus: { ...one.focus, ring } } : {}),
+      ...(one.busy ? { busy: { ...one.busy, opacity: busyOpacity(one, guide) } } : {}),
+    })),
     looks: { ...guide.looks, field: { ...guide.looks.field, focus: { ...guide.looks.field.focus, ring } } },
   }
 }
