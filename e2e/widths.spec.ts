@@ -29,9 +29,9 @@ test('exceptions stand in a table: copied, made the base, cleared; a block is le
     await dialog.getByRole('button', { name: cell }).click()
     await page.getByRole('menuitem', { name: action }).click()
   }
-  await choose(/Padding top.*below 640/, 'Copy to below 1024')
+  await choose(/Padding top.*below 640$/, 'Copy to below 1024')
   await holds('space-9', 'space-8', 'space-8')
-  await choose(/Padding top.*below 1024/, 'Make this the base')
+  await choose(/Padding top.*below 1024$/, 'Make this the base')
   await expect(row).toBeHidden()
   await page.keyboard.press('Escape')
   await page.keyboard.press('Control+z')

@@ -1,4 +1,5 @@
 import { memo, useLayoutEffect, useRef } from 'react'
+import { hexOf } from '#core/colour/contrast'
 import { printRules } from '#core/render/rules'
 import { buttonRules } from '#core/render/look-rules'
 import { tokenDeclarations } from '#core/render/guide-rules'
@@ -43,6 +44,7 @@ const DrawnButton = memo(Drawn)
 /** Every kind of button in every state, side by side; one is chosen to be changed. */
 export function StatesGrid({ site, words, chosen, onChoose }: GridProps) {
   const css = cssOf(site)
+  const ground = hexOf({ role: 'ground' }, site.guide.colours)
   return (
     <div
       className="grid grid-cols-[70px_repeat(6,minmax(0,1fr))] items-center gap-1"
@@ -67,7 +69,9 @@ export function StatesGrid({ site, words, chosen, onChoose }: GridProps) {
               aria-label={`${button.name}, ${state}: ${words}`}
               aria-pressed={chosen?.kind === button.name && chosen.state === state}
               data-state-of={`${button.name} ${state}`}
-              className="h-[52px] overflow-hidden rounded-2 bg-field px-2 outline-offset-[-2px] hover:bg-line/40 aria-pressed:outline-2 aria-pressed:outline-yarrow"
+              className="h-[52px] overflow-hidden rounded-2 border border-line px-2 outline-offset-[-2px] hover:border-ink aria-pressed:outline-2 aria-pressed:outline-yarrow"
+              // On the ground of the guide: what is seen on paper is not seen at night.
+              style={{ background: ground }}
               onClick={() => onChoose({ kind: button.name, state })}
             >
               <DrawnButton css={css} kind={button.name} state={state} words={words} />
