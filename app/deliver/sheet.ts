@@ -64,6 +64,10 @@ function drawInDevice(context: CanvasRenderingContext2D, { image, width }: Shown
   context.scale(scale, scale)
   context.fillStyle = BODY
   withShadow(context, () => body.forEach((path) => context.fill(new Path2D(path))))
+  // On a ground as dark as it, its edge is seen.
+  context.strokeStyle = 'rgba(255, 255, 255, 0.28)'
+  context.lineWidth = 2 / scale
+  body.forEach((path) => context.stroke(new Path2D(path)))
   context.save()
   context.beginPath()
   context.roundRect(screen.x, screen.y, screen.width, screen.height, corner)

@@ -27,15 +27,16 @@ const LATER = 100
 type AxesProps = {
   role: string
   hex: string
-  /** Hex of the ground that the colour is held against. */
+  /** Hex of the ground that the colour is held against, and what it is called. */
   ground: string
+  under: string
   fixed: boolean
   onTry: (hex: string) => void
   onKeep: (hex: string) => void
 }
 
 /** A colour by its lightness, chroma and hue, each on a track of what it would become. */
-export function ColourAxes({ role, hex: kept, ground, fixed, onTry, onKeep }: AxesProps) {
+export function ColourAxes({ role, hex: kept, ground, under, fixed, onTry, onKeep }: AxesProps) {
   const [draft, setDraft] = useState<Oklch | null>(null)
   /** The colour that is being dragged, which may be ahead of what is shown of it. */
   const held = useRef<Oklch | null>(null)
@@ -70,7 +71,7 @@ export function ColourAxes({ role, hex: kept, ground, fixed, onTry, onKeep }: Ax
       <div>
         <span className="block h-[66px] border border-line-strong" style={{ background: hex }} />
         <p className="figure mt-1 text-muted">{contrast(hex, ground).toFixed(1)} : 1</p>
-        <p className="text-label text-ink-2">on the ground</p>
+        <p className="text-label text-ink-2">on {under}</p>
       </div>
       <div className="space-y-1.5">
         {AXES.map(({ axis, label, most, step, places }) => (

@@ -26,7 +26,9 @@ export function ColourEditor({ role, fixed, uses, onRenamed }: EditorProps) {
   const { guide, site, set, attempt, forget } = useGuide()
   const { show, measured } = useShown()
   const withHex = (next: string) => guide.colours.map((one) => (one.role === role.role ? { ...one, hex: next } : one))
-  const ground = guide.colours.find((one) => one.role === 'ground')?.hex ?? '#FFFFFF'
+  // What is made to stand on another role is held against that, all others against the ground.
+  const named = role.role.startsWith('on-') ? guide.colours.find((one) => one.role === role.role.slice(3)) : undefined
+  const ground = (named ?? guide.colours.find((one) => one.role === 'ground'))?.hex ?? '#FFFFFF'
   const keep = (next: string) => {
     if (next.toUpperCase() === role.hex.toUpperCase()) forget()
     else set('colours', withHex(next.toUpperCase()))
@@ -47,6 +49,7 @@ export function ColourEditor({ role, fixed, uses, onRenamed }: EditorProps) {
         role={role.role}
         hex={role.hex}
         ground={ground}
+        under={named?.role ?? 'the ground'}
         fixed={fixed}
         onTry={(next) => attempt({ ...guide, colours: withHex(next) })}
         onKeep={keep}

@@ -17,6 +17,10 @@ import { FileInput } from '../../ui/file-input'
 const SMALL =
   'flex h-[26px] w-[26px] shrink-0 items-center justify-center rounded-2 border border-line-strong bg-field hover:border-ink aria-pressed:bg-ink aria-pressed:text-on-ink'
 
+/** A frame without a picture says what its buttons do. */
+const LABELLED =
+  'flex h-[26px] min-w-0 flex-1 items-center justify-center gap-1.5 rounded-2 border border-line-strong bg-field px-2 hover:border-ink'
+
 /** Which picture is shown: in the base, or another below a breakpoint (art direction); turned, and moved in its frame. */
 export function PictureChoice({ block, style }: { block: BlockOf<'picture'>; style: StyleAccess }) {
   const store = useSessionStore()
@@ -60,12 +64,13 @@ export function PictureChoice({ block, style }: { block: BlockOf<'picture'>; sty
         {style.places.length === 1 && <Upload block={block} />}
         <button
           type="button"
-          className={SMALL}
+          className={block.picture === undefined ? LABELLED : SMALL}
           aria-label="Pictures of the site"
           title="Pictures of the site (I)"
           onClick={() => store.setState({ picturesOpen: true })}
         >
           <Images size={14} strokeWidth={1.5} />
+          {block.picture === undefined && 'Choose one'}
         </button>
         {block.picture !== undefined && style.places.length === 1 && (
           <>
@@ -111,8 +116,15 @@ function Upload({ block }: { block: BlockOf<'picture'> }) {
   }
   return (
     <>
-      <button type="button" className={SMALL} aria-label="Upload" title="Upload a picture" onClick={() => input.current?.click()}>
+      <button
+        type="button"
+        className={block.picture === undefined ? LABELLED : SMALL}
+        aria-label="Upload"
+        title="Upload a picture"
+        onClick={() => input.current?.click()}
+      >
         <ImageUp size={14} strokeWidth={1.5} />
+        {block.picture === undefined && 'Upload'}
       </button>
       <FileInput
         ref={input}

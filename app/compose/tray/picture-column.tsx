@@ -155,11 +155,13 @@ function FocalPoint({ picture, style }: { picture: Picture; style: StyleAccess }
   )
 }
 
-const SCRIM = { colour: { role: 'ink' }, from: 0.5, to: 0.5, angle: 90 }
+/** A first scrim, in the dark colour of the guide's light: on a dark guide the ink is pale, as the words over a picture are. */
+const firstScrim = (role: string) => ({ colour: { role }, from: 0.5, to: 0.5, angle: 90 })
 
 function Scrim({ style }: { style: StyleAccess }) {
   const scrim = style.get('scrim')
-  const now = scrim ?? SCRIM
+  const dark = useSession((state) => state.session.site.guide.light.role)
+  const now = scrim ?? firstScrim(dark)
   const percent = (name: 'from' | 'to', label: string) => (
     <NumberField
       className="flex-1"
