@@ -37,7 +37,7 @@ describe('looks use colours', () => {
       'a field',
       [{ ...newBlock('field', makeId), words: { en: ['Mail'] } }],
       {},
-      ['ground: grounds', 'ink-soft: edges', 'accent: calls'],
+      ['ground: grounds', 'ink-soft: edges', 'link: calls'],
     ],
     [
       'a list',
