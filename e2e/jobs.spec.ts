@@ -287,10 +287,10 @@ test('@proof every first guide, light and dark, through every main screen', asyn
   await laidOut(page, KILN, 3)
   const pageId = /pages\/([\w-]+)\//.exec(page.url())![1]!
   await path(page).getByRole('link', { name: 'Style' }).click()
+  await expect(page.locator('[data-first-guide]')).toHaveCount(6)
   const names = await page
     .locator('[data-first-guide]')
     .evaluateAll((all) => all.map((one) => one.getAttribute('data-first-guide')!))
-  expect(names).toHaveLength(6)
   for (const name of names) {
     await page.goto(`${app.url}/sites/${siteOf(page)}/pages/${pageId}/style`, { waitUntil: 'commit' })
     await awake(page)
