@@ -1,6 +1,5 @@
 import { z } from 'zod'
-import type { PropertyName } from '#core/style/registry'
-import { propertyOf } from '#core/style/registry'
+import { type PropertyName, propertyOf } from '#core/style/registry'
 import { type Length, lengthSchema } from '#core/values/length'
 import { valueInWords } from '../fields/value-in-words'
 import { LengthField } from '../fields/length-field'

@@ -47,7 +47,8 @@ export function wordsNear({ frame, scale }: StageView, block: string, box: Box):
   const found: Box[] = []
   // The header and the footer stand apart from the sections between them.
   const bands = [...frame.document.querySelectorAll('.band')]
-  const at = bands.findIndex((one) => one.contains(frame.find(block)))
+  const own = frame.find(block)
+  const at = bands.findIndex((one) => one.contains(own))
   const sections = at < 0 ? [] : [bands[at - 1], bands[at], bands[at + 1]]
   for (const element of sections.flatMap((one) => (one ? [...one.querySelectorAll<HTMLElement>('[data-block]')] : []))) {
     const bounds = element.getBoundingClientRect()

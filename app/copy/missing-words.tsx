@@ -3,7 +3,6 @@ import { slotsOf } from '#core/deck/slots'
 import { plainText } from '#core/values/words'
 import { useSession, useSessionStore } from '../session/context'
 import { edit, pageOf } from '../session/store'
-import { useWritten } from '../ui/written'
 
 /** Passages of the page that have no words in another language yet, each with those of the first beside it, to be written there. */
 export function MissingWords({ language }: { language: string }) {
@@ -43,20 +42,17 @@ export function MissingWords({ language }: { language: string }) {
 
 function Passage({ block, said, language }: { block: string; said: string; language: string }) {
   const store = useSessionStore()
-  const written = useWritten(`${block} ${language}`, '', (text) => void text)
   const take = (text: string) => {
     if (text.trim() !== '') edit(store, { kind: 'words', block, words: { [language]: [text.trim()] } })
   }
   return (
     <input
-      {...written}
+      defaultValue=""
       aria-label={`“${said.slice(0, 40)}” in this language`}
       lang={language}
       className="h-[26px] min-w-0 rounded-2 border border-line-strong bg-field px-2"
-      onBlur={(event) => {
-        take(event.target.value)
-        written.onBlur()
-      }}
+      // Taken once it is whole: after its first letter it would be missing no more.
+      onBlur={(event) => take(event.target.value)}
       onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
     />
   )

@@ -13,8 +13,7 @@ import type { Length } from '#core/values/length'
 import { fluidAt, REM } from '#core/type/fluid'
 import { typeOf } from '#core/guide/type-roles'
 import { contrast, hexOf } from '#core/colour/contrast'
-import { layOver } from '#core/legibility/blend'
-import { rgbaOf } from '#core/legibility/rgba'
+import { seenOver } from '#core/legibility/blend'
 import type { Blend } from '#core/style/blends'
 import { visible } from '#core/site/visible'
 
@@ -153,11 +152,7 @@ function ratioOf(standing: Standing, { guide }: Site): number | undefined {
 /** The colour that words are seen in: their ink, or what their blend mode makes of it and their ground. */
 function seenInk({ ink, blend }: Standing, { colours }: Site['guide'], groundHex: string | undefined): string | undefined {
   const hex = hexOf(ink, colours)
-  if (!blend || !hex || !groundHex) return hex
-  const { r, g, b } = rgbaOf(groundHex)
-  const pixel = Uint8ClampedArray.of(r, g, b, 255)
-  layOver(pixel, 0, rgbaOf(hex), blend)
-  return `#${[...pixel.slice(0, 3)].map((one) => one.toString(16).padStart(2, '0')).join('')}`.toUpperCase()
+  return blend && hex && groundHex ? seenOver(hex, groundHex, { mode: blend }) : hex
 }
 
 /** The least contrast of one block's words, what they need there, and the ranges of widths at which it is so. */

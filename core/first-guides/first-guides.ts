@@ -1,6 +1,6 @@
 import { pairsOn } from '#core/analysis/contrast'
 import { contrast, hexOf } from '#core/colour/contrast'
-import { rgbaOf } from '#core/legibility/rgba'
+import { seenOver } from '#core/legibility/blend'
 import type { Colour } from '#core/values/colour'
 import { oklchOf } from '#core/colour/oklch'
 import { nearestPassing } from '#core/colour/nearest'
@@ -158,20 +158,13 @@ function busyOpacity({ rest }: StyleGuide['buttons'][number], { colours }: Style
   const reads = (share: number) =>
     ['ground', 'panel'].every((name) => {
       const under = hex(role(name))!
-      return contrast(mixed(ink ?? under, under, share), mixed(fill ?? under, under, share)) >= 4.6
+      return contrast(seenOver(ink ?? under, under, { a: share }), seenOver(fill ?? under, under, { a: share })) >= 4.6
     })
   return [0.7, 0.75, 0.8, 0.85, 0.9, 0.95].find(reads) ?? 1
 }
 
 /** Least contrast of a ring that says what has the focus (WCAG 2.2, 1.4.11 and 2.4.13). */
 const RING = 3
-
-/** A colour over another, let through by a share, as #rrggbb. */
-function mixed(over: string, under: string, share: number): string {
-  const [a, b] = [rgbaOf(over), rgbaOf(under)]
-  const one = (name: 'r' | 'g' | 'b') => Math.round(a[name] * share + b[name] * (1 - share))
-  return `#${(['r', 'g', 'b'] as const).map((name) => one(name).toString(16).padStart(2, '0')).join('')}`
-}
 
 /**
  * A guide whose rings of focus are seen on its grounds: the accent where that is enough, else the links' colour or the ink;

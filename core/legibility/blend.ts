@@ -1,5 +1,5 @@
 import type { Blend } from '#core/style/blends'
-import type { Rgba } from './rgba'
+import { type Rgba, rgbaOf } from './rgba'
 
 /** Three channels of sRGB, 0 to 1. */
 type Rgb = readonly [number, number, number]
@@ -83,4 +83,12 @@ export function layOver(pixels: Uint8ClampedArray, at: number, source: Rgba, mod
   const backdrop: Rgb = [pixels[at]! / 255, pixels[at + 1]! / 255, pixels[at + 2]! / 255]
   const mixed = blended(mode, backdrop, [source.r / 255, source.g / 255, source.b / 255])
   for (let i = 0; i < 3; i++) pixels[at + i] = 255 * (backdrop[i]! + (mixed[i]! - backdrop[i]!) * a)
+}
+
+/** What a colour is seen as over another, both as #rrggbb, mixed by a blend mode and let through by its opacity, 0 to 1. */
+export function seenOver(over: string, under: string, { mode = 'normal', a = 1 }: { mode?: Blend; a?: number } = {}): string {
+  const { r, g, b } = rgbaOf(under)
+  const pixel = Uint8ClampedArray.of(r, g, b, 255)
+  layOver(pixel, 0, rgbaOf(over, a), mode)
+  return `#${[...pixel.slice(0, 3)].map((one) => one.toString(16).padStart(2, '0')).join('')}`.toUpperCase()
 }

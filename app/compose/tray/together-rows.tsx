@@ -101,7 +101,9 @@ export function TogetherRows({ style }: { style: StyleAccess }) {
               type="button"
               className="min-h-6 underline"
               onClick={() => {
-                editAll(store, impossible.instead!.label.toLowerCase(), impossible.instead!.edits)
+                // Worked out again: the site, or what is selected, may have changed since it was offered.
+                const now = distributeEdits(site(), style.places, scope, makeId)
+                if ('problem' in now && now.instead) editAll(store, now.instead.label.toLowerCase(), now.instead.edits)
                 setImpossible(null)
               }}
             >
