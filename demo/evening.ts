@@ -17,7 +17,7 @@ const TIMES = [
 
 /** How an evening goes, hour by hour. */
 const timetable = (): Section =>
-  section('timetable', { fill: role('panel'), paddingTop: token('space-8'), paddingBottom: token('space-8') }, [
+  section('timetable', { fill: role('panel'), rowGap: pixels(0), paddingTop: token('space-8'), paddingBottom: token('space-8') }, [
     eyebrow('Fridays and Saturdays', { spaceAfter: token('space-2') }),
     heading(2, 'One night, by the clock', { spaceAfter: token('space-5') }),
     table('An evening from half past seven', TIMES, { span: 8, start: 1, narrow: { span: 4, rows: 'stack' } }),

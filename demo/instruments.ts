@@ -162,7 +162,7 @@ export function withInstruments(site: Site): Site {
   const make = (edit: Edit) => (now = applyEdit(now, edit).site)
   const home = site.pages[0]!.id
   const first = row()
-  const work = section('work', { paddingTop: token('space-8'), paddingBottom: token('space-6') }, [first])
+  const work = section('work', { rowGap: pixels(0), paddingTop: token('space-8'), paddingBottom: token('space-6') }, [first])
   const sections = [
     section(
       'header',
@@ -183,6 +183,7 @@ export function withInstruments(site: Site): Site {
       {
         paddingTop: token('space-8'),
         paddingBottom: token('space-8'),
+        rowGap: pixels(0),
         fill: role('night'),
         ink: role('on-primary'),
         fillLayers: LAMPLIT,
@@ -230,7 +231,7 @@ export function withInstruments(site: Site): Site {
         ),
       ],
     ),
-    section('reasons', { paddingTop: token('space-9'), paddingBottom: token('space-9') }, [
+    section('reasons', { rowGap: pixels(0), paddingTop: token('space-9'), paddingBottom: token('space-9') }, [
       heading(2, 'The figures, for those who ask', { spaceAfter: token('space-5') }),
       table('The instruments of Hollin Ridge, measured', FIGURES, { narrow: { rows: 'scroll' } }),
       ...nights(),

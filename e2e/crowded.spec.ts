@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs'
 import { newPage } from '#core/site/defaults'
 import type { Site } from '#core/site/schema'
 import { PAGE_SCREENS } from '../app/screens'
-import { awake, composed, expect, test } from './application'
+import { awake, composed, expect, openSite, test } from './application'
 import { keep } from './sweep.fixture'
 
 const LONG = 'The society of friends of the old lighthouse and of its keepers on Inner Farther Skerry'.slice(0, 80)
@@ -120,4 +120,55 @@ test('every screen holds long names, many pages and many colours, from 1024 px o
     for (const element of document.querySelectorAll('*')) element.scrollIntoView({ block: 'end' })
   })
   expect((await page.locator('header').first().boundingBox())!.y).toBe(0)
+})
+
+/** Words of the views that the name on a selection lies on. */
+const coveredWords = (page: Page) =>
+  page.evaluate(async () => {
+    // The name is placed once the page has been painted.
+    for (let n = 0; n < 4; n++) await new Promise((done) => requestAnimationFrame(done))
+    return [...document.querySelectorAll<HTMLElement>('[data-view]')].flatMap((view) => {
+      const tab = view.querySelector<HTMLElement>('[data-name-tab]')
+      const iframe = view.querySelector('iframe')!
+      if (!tab || getComputedStyle(tab).visibility === 'hidden') return []
+      const [at, frame, inner] = [tab.getBoundingClientRect(), iframe.getBoundingClientRect(), iframe.contentDocument!]
+      const scale = frame.width / Number(view.dataset.view)
+      const range = inner.createRange()
+      const texts = inner.createTreeWalker(inner.body, NodeFilter.SHOW_TEXT)
+      const covered: string[] = []
+      for (let node = texts.nextNode(); node; node = texts.nextNode()) {
+        if (!node.parentElement!.checkVisibility({ visibilityProperty: true }) || node.textContent!.trim() === '') continue
+        range.selectNodeContents(node)
+        for (const line of range.getClientRects()) {
+          const [left, top] = [frame.left + line.left * scale, frame.top + line.top * scale]
+          const [right, bottom] = [left + line.width * scale, top + line.height * scale]
+          if (left < at.right - 1 && right > at.left + 1 && top < at.bottom - 1 && bottom > at.top + 1)
+            covered.push(`${tab.textContent} on “${node.textContent!.slice(0, 30)}” at ${view.dataset.view}`)
+        }
+      }
+      return covered
+    })
+  })
+
+test('the name on a selection covers no words, whichever block of a header and of what follows it is selected', async ({
+  page,
+  app,
+}) => {
+  await openSite(page, app, 'Hollin Ridge Observatory')
+  const order = page.getByRole('complementary', { name: 'Running order' })
+  const covered: string[] = []
+  let blocks = 0
+  for (const section of [/^01 /, /^02 /, /^03 /]) {
+    await order.getByRole('button', { name: section }).click()
+    covered.push(...(await coveredWords(page)))
+    const rows = order.locator('[data-row]')
+    await expect(rows.first()).toBeVisible()
+    for (const row of await rows.all()) {
+      await row.click()
+      blocks++
+      covered.push(...(await coveredWords(page)))
+    }
+  }
+  expect(blocks).toBeGreaterThan(10)
+  expect(covered).toEqual([])
 })

@@ -1,9 +1,16 @@
 import { generate, parse, walk } from 'css-tree'
 import { readFileSync } from 'node:fs'
 import sharp from 'sharp'
+import type { Page } from '@playwright/test'
+import { newBlock } from '#core/blocks/defaults'
+import type { Block } from '#core/blocks/index'
 import { viewportHeightFor } from '#core/grid/viewport-height'
-import { composed, expect, openScreen, openSite, test } from './application'
-import { boxesInView } from './views'
+import { section, siteOf } from '#core/site/made.fixture'
+import { testIds } from '#core/values/ids.fixture'
+import { pixels } from '#core/values/length'
+import { composed, expect, openScreen, openSite, saved, test } from './application'
+import { keep } from './sweep.fixture'
+import { boxesInView, press } from './views'
 
 const SITE = 'Hollin Ridge Observatory'
 
@@ -42,6 +49,10 @@ test('what is to be mended is named, leads to its block, and the minified code i
   const order = page.getByRole('complementary', { name: 'Running order' })
   await order.getByRole('button', { name: /^03 Reasons/ }).click()
   await page.getByRole('button', { name: 'Add a block' }).click()
+  // Every kind is seen at once.
+  const kinds = await page.getByRole('menuitem').all()
+  expect(kinds.length).toBeGreaterThan(15)
+  for (const kind of kinds) await expect(kind).toBeInViewport({ ratio: 1 })
   await page.getByRole('menuitem', { name: 'Picture' }).click()
   await page
     .getByRole('status')
@@ -89,9 +100,79 @@ test('the page plays at a width that is chosen, typed or dragged', async ({ page
   await page.mouse.move(box.x + 68, box.y + 200, { steps: 6 })
   await page.mouse.up()
   await expect.poll(inner).toBe(760)
+  // Its window is as high as in Compose, Check and mockups, or as there is room here.
+  const high = () => frame.evaluate((one) => (one as HTMLIFrameElement).clientHeight)
+  const height = page.getByRole('group', { name: 'Height of the window' })
+  const here = await high()
+  await height.getByRole('button', { name: `${viewportHeightFor(760)} px high` }).click()
+  await expect.poll(high).toBe(viewportHeightFor(760))
+  expect(here).not.toBe(viewportHeightFor(760))
+  await height.getByRole('button', { name: 'As high as here' }).click()
+  await expect.poll(high).toBe(here)
   await page.keyboard.press('Escape')
   await composed(page)
 })
+
+/** A second of a film all in one colour, as the browser records it. */
+const filmOf = (page: Page, colour: string): Promise<number[]> =>
+  page.evaluate(async (fill) => {
+    const canvas = document.createElement('canvas')
+    canvas.width = 320
+    canvas.height = 180
+    const context = canvas.getContext('2d')!
+    const recorder = new MediaRecorder(canvas.captureStream(20), { mimeType: 'video/webm;codecs=vp8' })
+    const parts: Blob[] = []
+    recorder.addEventListener('dataavailable', ({ data }) => parts.push(data))
+    const ended = new Promise((done) => recorder.addEventListener('stop', done, { once: true }))
+    recorder.start()
+    for (let n = 0; n < 20; n++) {
+      context.fillStyle = fill
+      context.fillRect(0, 0, 320, 180)
+      await new Promise((done) => setTimeout(done, 50))
+    }
+    recorder.stop()
+    await ended
+    return [...new Uint8Array(await new Blob(parts).arrayBuffer())]
+  }, colour)
+
+test(
+  'a film without a poster is its first frame in mockups, and a device has an edge on a sheet as dark as it',
+  { tag: '@proof' },
+  async ({ page, app }) => {
+    const film = { ...newBlock('video', testIds()), id: 'film' } as Block
+    const site = { ...siteOf('Films', [section('Plan', [film], { paddingTop: pixels(0) })]), views: [375] }
+    await page.goto(`${keep(app, site)}/pages/${site.pages[0]!.id}/compose`, { waitUntil: 'commit' })
+    await composed(page)
+    await press(page, 375, '[data-block="film"]')
+    const bytes = Buffer.from(await filmOf(page, '#d02010'))
+    await page.getByLabel('Upload a video').setInputFiles({ name: 'red.webm', mimeType: 'video/webm', buffer: bytes })
+    await expect(page.getByText('320 × 180', { exact: true })).toBeVisible()
+    await saved(page)
+    await page.getByRole('link', { name: /Deliver/ }).click()
+    const download = page.waitForEvent('download')
+    await page.getByRole('button', { name: 'PNG, 375 px wide: mockup at 375 px, 1x' }).click()
+    const png = sharp(readFileSync(await (await download).path()))
+    const [red, green, blue] = await png.extract({ left: 180, top: 60, width: 1, height: 1 }).removeAlpha().raw().toBuffer()
+    // As near as the film's own coding keeps it.
+    expect([Math.abs(red! - 0xd0), Math.abs(green! - 0x20), Math.abs(blue! - 0x10)].every((off) => off < 24)).toBe(true)
+
+    const sheet = page.waitForEvent('download')
+    await page.getByRole('combobox', { name: 'Ground of the sheet' }).click()
+    await page.getByRole('option', { name: 'ink', exact: true }).click()
+    await page.getByRole('button', { name: 'Sheet as PNG' }).click()
+    const { data, info } = await sharp(readFileSync(await (await sheet).path()))
+      .greyscale()
+      .raw()
+      .toBuffer({ resolveWithObject: true })
+    // From the left, half way down: the ground, a thin line that is lighter, the body.
+    const row = [...data.subarray(Math.floor(info.height / 2) * info.width * info.channels)].filter(
+      (_, n) => n % info.channels === 0,
+    )
+    const edge = row.findIndex((light) => light > row[0]! + 15)
+    expect(edge).toBeGreaterThan(100)
+    expect(row.slice(edge, edge + 6).some((light) => light < row[0]! + 15)).toBe(true)
+  },
+)
 
 /** What an at-rule says of itself is no property. */
 const DESCRIBED = /^(font-face|view-transition|page)$/

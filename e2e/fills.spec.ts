@@ -1,6 +1,12 @@
-import { expect, openSite, saved, test } from './application'
+import { newBlock } from '#core/blocks/defaults'
+import type { Block } from '#core/blocks/index'
+import { section, siteOf } from '#core/site/made.fixture'
+import { testIds } from '#core/values/ids.fixture'
+import { pixels } from '#core/values/length'
+import { composed, expect, openSite, saved, test } from './application'
 import { designer } from './designer'
-import { openBare } from './sweep.fixture'
+import { keep, openBare } from './sweep.fixture'
+import { inWindow, middle, onScreen, press } from './views'
 
 test('fills are laid in layers; a handle of a gradient paints by CSS alone, and what it comes to is one step', async ({
   page,
@@ -101,4 +107,76 @@ test('over a gradient words are measured, an ink is tried before it is taken, an
   await repair.click()
   await expect.poll(colour).toBe(tried)
   await expect(finding).not.toContainText('is needed')
+})
+
+test('corners of a drawing and of what a block is cut to are dragged where they stand, and moved by arrow keys', async ({
+  page,
+  app,
+}) => {
+  const points = [
+    { x: 20, y: 10 },
+    { x: 180, y: 30 },
+    { x: 100, y: 140 },
+  ]
+  // Stretched: the corner goes where the pointer goes all the same.
+  const drawing = {
+    ...newBlock('shape', testIds()),
+    id: 'drawing',
+    parts: [{ points, radius: 0, fill: { role: 'accent' } }],
+    style: { base: { span: 6, height: pixels(300) } },
+  } as Block
+  const cut = {
+    ...newBlock('picture', testIds()),
+    id: 'cut',
+    style: {
+      base: { height: pixels(200), frame: { shape: 'polygon', points: [points[0]!, { x: 90, y: 20 }, { x: 50, y: 80 }] } },
+    },
+  } as Block
+  const site = { ...siteOf('Corners', [section('Plan', [drawing, cut])]), views: [1280] }
+  await page.goto(`${keep(app, site)}/pages/${site.pages[0]!.id}/compose`, { waitUntil: 'commit' })
+  await composed(page)
+  await press(page, 1280, '[data-block="drawing"] path')
+
+  const first = page.getByRole('button', { name: /^Point 1 of the shape/ })
+  await expect(first).toHaveAccessibleName('Point 1 of the shape, 20 across, 10 down')
+  /** Where the first corner of the drawing is painted, px of the screen. */
+  const painted = () =>
+    page.locator('[data-view="1280"] iframe').evaluate((element) => {
+      const frame = element as HTMLIFrameElement
+      const path = frame.contentDocument!.querySelector<SVGPathElement>('[data-block="drawing"] path')!
+      const { x, y } = path.getPointAtLength(0).matrixTransform(path.getScreenCTM()!)
+      const box = frame.getBoundingClientRect()
+      const scale = box.width / 1280
+      return { x: box.left + x * scale, y: box.top + y * scale }
+    })
+  const held = middle(await inWindow(first))
+  expect(await painted()).toEqual({ x: expect.closeTo(held.x, 0), y: expect.closeTo(held.y, 0) })
+  await page.mouse.move(held.x, held.y)
+  await page.mouse.down()
+  await page.mouse.move(held.x + 40, held.y + 25, { steps: 4 })
+  await page.mouse.up()
+  expect(await painted()).toEqual({ x: expect.closeTo(held.x + 40, 0), y: expect.closeTo(held.y + 25, 0) })
+  // A drag is one step of undo, and so are presses that follow each other.
+  await page.keyboard.press('Control+z')
+  await expect(first).toHaveAccessibleName('Point 1 of the shape, 20 across, 10 down')
+  await first.focus()
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('Shift+ArrowDown')
+  await expect(first).toHaveAccessibleName('Point 1 of the shape, 21 across, 20 down')
+  await page.keyboard.press('Control+z')
+  await expect(first).toHaveAccessibleName('Point 1 of the shape, 20 across, 10 down')
+
+  await press(page, 1280, '[data-block="cut"]')
+  const corner = page.getByRole('button', { name: 'Point 3 of the polygon, 50 % across, 80 % down' })
+  const from = middle(await inWindow(corner))
+  const box = await onScreen(page, 1280, '[data-block="cut"]')
+  await page.mouse.move(from.x, from.y)
+  await page.mouse.down()
+  // Beyond the box it goes no further than its edge.
+  await page.mouse.move(from.x + box.width * 0.1, from.y + box.height, { steps: 4 })
+  await page.mouse.up()
+  await expect(
+    page.getByRole('button', { name: /^Point 3 of the polygon, (59\.\d|60(\.\d)?) % across, 100 % down$/ }),
+  ).toBeVisible()
+  await saved(page)
 })

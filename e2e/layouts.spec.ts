@@ -1,21 +1,29 @@
 import { expect, type Page, test } from '@playwright/test'
+import type { Block } from '#core/blocks/index'
 import { keptDocuments } from '#core/kept/documents.fixture'
 import { pageFile } from '#core/render/own-links'
 import type { Layout } from '#core/render/rules'
 import { printSite } from '#core/render/site'
+import { group, section, siteOf, worded } from '#core/site/made.fixture'
 import type { Site } from '#core/site/schema'
+import { pixels } from '#core/values/length'
 
 /** Widths of the window on both sides of the breakpoints, px. */
 const WIDTHS = [1300, 900, 500]
 
-/** Every property of every element of a site’s longest page, and of what stands before and after it, as the browser works it out at a width. */
-async function stylesOf(page: Page, site: Site, style: Layout): Promise<string[][]> {
+/** Puts a site's stylesheet into what a page shows, and gives the page's HTML with it. */
+function printed(site: Site, style: Layout): string {
   const { pages, css } = printSite(site, {
     style,
     addresses: { picture: () => 'data:,', page: pageFile, form: () => '#', stylesheet: 'style.css', font: () => 'none' },
   })
   const longest = pages.reduce((a, b) => (b.page.sections.length > a.page.sections.length ? b : a))
-  await page.setContent(longest.html.replace(/<link rel="stylesheet"[^>]*>/, `<style>${css}</style>`))
+  return longest.html.replace(/<link rel="stylesheet"[^>]*>/, `<style>${css}</style>`)
+}
+
+/** Every property of every element of a site’s longest page, and of what stands before and after it, as the browser works it out at a width. */
+async function stylesOf(page: Page, site: Site, style: Layout): Promise<string[][]> {
+  await page.setContent(printed(site, style))
   const all: string[][] = []
   for (const width of WIDTHS) {
     await page.setViewportSize({ width, height: 800 })
@@ -62,5 +70,47 @@ test('minified, every element has all the values that it has in the readable cod
       const differs = parts(readable[n]!).filter((one, i) => one !== parts(minified[n]!)[i])
       expect(differs, `${name} at ${width} px: ${readable[n]![other]?.slice(0, 80)}`).toEqual([])
     }
+  }
+})
+
+test('rows of a grid stand as far apart as its columns, at every range of widths, until it is said otherwise', async ({ page }) => {
+  const four = (id: string, style: Block['style']) =>
+    Array.from({ length: 4 }, (_, n) => ({ ...worded('text', `${id}${n}`, 'A night'), style }))
+  const half = { base: { span: 6 }, below: { middle: { span: 4 }, narrow: { span: 2 } } }
+  const one = { base: { span: 1 } }
+  const site = siteOf('Rows', [
+    section('Plain', four('p', half)),
+    section('Own', four('o', half), { gap: pixels(13) }),
+    section('Said', four('s', half), { gap: pixels(13), rowGap: pixels(5) }),
+    section('Groups', [
+      group('plain', four('gp', half), { layout: 'grid' }),
+      group('own', four('go', half), { layout: 'grid', gap: pixels(13) }),
+      group('tracks', four('gt', one), { layout: 'grid', tracks: 2, gap: pixels(21) }),
+      group('touching', four('gn', one), { layout: 'grid', tracks: 2 }),
+    ]),
+    section('Inside', [group('outer', [group('inner', four('gi', half), { layout: 'grid' })], { layout: 'grid' })]),
+  ])
+  await page.setContent(printed(site, 'readable'))
+  for (const [n, width] of WIDTHS.entries()) {
+    await page.setViewportSize({ width, height: 800 })
+    const gaps = await page.evaluate(() =>
+      // What holds four texts, in the order of the page.
+      [...document.querySelectorAll('body *')]
+        .filter(({ children }) => children.length === 4 && [...children].every((one) => one.textContent === 'A night'))
+        .map(({ children }) => {
+          const boxes = [...children].map((one) => one.getBoundingClientRect())
+          const below = boxes.find((one) => one.top > boxes[0]!.top)!
+          return [boxes[1]!.left - boxes[0]!.right, below.top - boxes[0]!.bottom].map((px) => Math.round(px * 100) / 100)
+        }),
+    )
+    const { gutter } = site.breakpoints[n]!
+    const [even, own, said, wide, none] = [
+      [gutter, gutter],
+      [13, 13],
+      [13, 5],
+      [21, 21],
+      [0, 0],
+    ]
+    expect(gaps, `at ${width} px`).toEqual([even, own, said, even, own, wide, none, even])
   }
 })

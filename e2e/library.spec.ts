@@ -72,6 +72,10 @@ test('pictures are sent many at once, tagged, found, given what every crop keeps
   await expect(dialog.getByRole('button', { name: 'Autumn nights: Opening, Picture' })).toBeVisible()
   await dialog.getByLabel('Replace the picture everywhere').setInputFiles(file('noon.jpg', await plain(1800, 900, '#e8c070')))
   await expect(dialog.getByText('1800 × 900 px, 1.6 MP')).toBeVisible()
+  // What was kept in sight of the old picture is asked about.
+  await expect(
+    page.getByText(/^Replaced in \d+ places?\. Its focal point (and safe area are|is) the old picture’s\.$/),
+  ).toBeVisible()
   await page.keyboard.press('Escape')
   const image = page.locator('[data-view="1280"] iframe').contentFrame().locator('.opening-picture img')
   await expect(image).toHaveAttribute('width', '1800')

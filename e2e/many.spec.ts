@@ -1,5 +1,5 @@
 import { composed, expect, openSite, saved, test } from './application'
-import { boxesInView, middle, onScreen, reveal } from './views'
+import { boxesInView, inWindow, middle, onScreen, reveal } from './views'
 
 const SITE = 'Hollin Ridge Observatory'
 const CARDS = '#reasons > div'
@@ -117,11 +117,22 @@ test('a style is picked up and put on what is pressed, and words or style alone 
   await opacity.press('Enter')
   await opacity.blur()
   await page.keyboard.press('y')
-  await expect(page.getByText('The style of Heading is picked up.')).toBeVisible()
+  const banner = page.getByRole('status').filter({ hasText: 'The style of Heading is picked up.' })
+  await expect(banner).toBeVisible()
+  // It lies in front of all else, and what a press will hit is named at the pointer.
+  const over = middle(await inWindow(banner))
+  expect(await banner.evaluate((one, { x, y }) => one.contains(document.elementFromPoint(x, y)), over)).toBe(true)
+  const second = middle(await onScreen(page, 1280, `${CARDS}:nth-of-type(2) > h3`))
+  await page.mouse.move(second.x, second.y)
+  await expect(page.getByText('Put on Heading')).toBeVisible()
   await middleClick(page, `${CARDS}:nth-of-type(2) > h3`)
   await expect.poll(opacities).toEqual(['0.6', '0.6', '1'])
+  // From anywhere: in a field, the first Escape puts the style down and leaves the field alone.
+  await opacity.focus()
   await page.keyboard.press('Escape')
-  await expect(page.getByText('The style of Heading is picked up.')).toBeHidden()
+  await expect(banner).toBeHidden()
+  await expect(opacity).toBeFocused()
+  await opacity.blur()
 
   await page.keyboard.press('Control+c')
   await middleClick(page, `${CARDS}:nth-of-type(3) > h3`)

@@ -1,6 +1,12 @@
-import { expect, type Page } from '@playwright/test'
+import { expect, type Locator, type Page } from '@playwright/test'
 
 export type Box = { left: number; top: number; width: number; height: number }
+
+/** Where something is on the screen. */
+export async function inWindow(locator: Locator): Promise<Box> {
+  const { x, y, width, height } = (await locator.boundingBox())!
+  return { left: x, top: y, width, height }
+}
 
 /** A block in the view of a width, and where it is on the screen. */
 export async function onScreen(page: Page, width: number, selector: string, nth = 0): Promise<Box> {

@@ -242,6 +242,11 @@ test('the deck and the page say the same: typed in one, it is in the other; unpl
   await page.getByRole('button', { name: 'Replace all' }).click()
   await expect(live.locator('h1')).toContainText('Bring a cloak.')
   await expect(deck).toContainText('Bring a cloak.')
+  // What was replaced is counted, and taken back where it is said.
+  const said = page.getByText(/^“coat” replaced by “cloak”: 3 times in /)
+  await expect(said).toBeVisible()
+  await page.locator('[data-sonner-toast]').filter({ has: said }).getByRole('button', { name: 'Undo' }).click()
+  await expect(live.locator('h1')).toContainText('Bring a coat.')
 })
 
 test('the wire look is for one view or all, and is compared with the finished look at a line that is dragged', async ({

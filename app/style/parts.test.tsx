@@ -40,6 +40,16 @@ describe('colour', () => {
     expect(now!.host.textContent).toContain('Fixed by the brief')
   })
 
+  test('a role that is made to stand on another is held against that, others against the ground', () => {
+    const site = coloured('primary', '#FFD36B')
+    open(<ColourPart number={1} />, { site: { ...site, guide: withColour(site.guide, 'on-primary', '#FFFFFF') } })
+    now!.press(/^on primary#/)
+    // White on that yellow, by the formula of WCAG 2.2: 1.05 / 0.734.
+    expect(now!.host.textContent).toContain('1.4 : 1on primary')
+    now!.press(/^link/)
+    expect(now!.host.textContent).toContain(': 1on the ground')
+  })
+
   test('a figure sets the colour, brought into sRGB, and is undone in one step', () => {
     open(<ColourPart number={1} />)
     now!.press(/^link/)

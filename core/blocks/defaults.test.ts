@@ -10,7 +10,14 @@ const styled = (kind: 'text' | 'link', more: object = {}) => ({
   type: 'small',
   ...more,
   style: {
-    base: { ink: role('accent'), minHeight: pixels(48), start: 3, position: 'sticky' as const, spaceAfter: token('space-2') },
+    base: {
+      ink: role('accent'),
+      minHeight: pixels(48),
+      start: 3,
+      rowSpan: 2,
+      position: 'sticky' as const,
+      spaceAfter: token('space-2'),
+    },
     below: { narrow: { order: 2, span: 4 } },
     hover: { underline: true },
   },

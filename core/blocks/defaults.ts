@@ -25,7 +25,7 @@ export function nextBlock(block: Block, makeId: MakeId): Block {
 }
 
 /** Where one block alone stands, and what it does there. */
-const PLACE = ['start', 'rowStart', 'order', 'position', 'top', 'right', 'bottom', 'left', 'layer', 'motion'] as const
+const PLACE = ['start', 'rowStart', 'rowSpan', 'order', 'position', 'top', 'right', 'bottom', 'left', 'layer', 'motion'] as const
 /** Heights are carried on in a list or a nav, whose rows are alike. */
 const ROW = ['height', 'minHeight'] as const
 

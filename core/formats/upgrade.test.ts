@@ -1,6 +1,8 @@
 import { describe, expect, test } from 'vitest'
 import { demoSite } from '#core/edits/edits.fixture'
+import { newBlock } from '#core/blocks/defaults'
 import { EMPTY_PAGE_BRIEF, EMPTY_SITE_BRIEF } from '#core/site/brief'
+import { worded } from '#core/site/made.fixture'
 import { DEFAULT_GUIDE } from '#core/site/defaults'
 import { pixels } from '#core/values/length'
 import { checkSite } from './site-json'
@@ -25,13 +27,47 @@ function first(): Json {
   return { ...site, version: 1, pages }
 }
 
+/** Blocks without what the step to version 6 gives grids. */
+const untouched = (value: unknown): unknown =>
+  JSON.parse(JSON.stringify(value), (key, one) => (key === 'rowGap' && one.value === 0 ? undefined : one))
+
 test('a file of version 1 opens, with an empty brief and no words left over', () => {
   const site = checkSite(first())
-  expect(site.version).toBe(5)
+  expect(site.version).toBe(6)
   expect(site.brief).toEqual(EMPTY_SITE_BRIEF)
   expect(site.pages.map((page) => page.brief)).toEqual(site.pages.map(() => EMPTY_PAGE_BRIEF))
   expect([site.unplaced, site.board]).toEqual([[], []])
-  expect(site.pages[0]!.sections).toEqual(demoSite().pages[0]!.sections)
+  // All that it had, with rows that touch as they did (version 6).
+  expect(untouched(site.pages[0]!.sections)).toEqual(untouched(demoSite().pages[0]!.sections))
+})
+
+test('rows of a grid that touched in a file of version 5 still do, and no others', () => {
+  const [newGrid, newColumn, newNav] = (['group', 'group', 'nav'] as const).map((kind, n) => ({
+    ...newBlock(kind, () => `g${n}`),
+    children: [worded('link', `a${n}`, 'One'), worded('link', `b${n}`, 'Two')],
+  }))
+  const below = { [demoSite().breakpoints[1]!.id]: { layout: 'grid' as const } }
+  const said = { value: 8, unit: 'px' as const }
+  const children = [
+    { ...newGrid!, style: { base: { layout: 'grid' } } },
+    { ...newColumn!, style: { base: { span: 4 } } },
+    { ...newNav!, style: { below } },
+    { ...newGrid!, id: 'g3', children: [], style: { base: { layout: 'grid', rowGap: said } } },
+    { ...newGrid!, id: 'g4', children: [], style: { base: { layout: 'grid' } } },
+  ]
+  const site = demoSite()
+  const [page] = site.pages
+  const old = { ...site, version: 5, pages: [{ ...page, sections: [{ ...page!.sections[0], style: {}, children }] }] }
+  const [section] = checkSite(JSON.parse(JSON.stringify(old)) as Json).pages[0]!.sections
+  const none = { value: 0, unit: 'px' }
+  expect(section!.style.base).toEqual({ rowGap: none })
+  expect(section!.children.map((one) => one.style)).toEqual([
+    { base: { layout: 'grid', rowGap: none } },
+    { base: { span: 4 } },
+    { base: { rowGap: none }, below },
+    { base: { layout: 'grid', rowGap: said } },
+    { base: { layout: 'grid' } },
+  ])
 })
 
 describe('a file of version 2', () => {
@@ -67,6 +103,7 @@ test('a file of version 4 has its gradients as layers, and its blurs among the f
   const old = { ...site, version: 4, pages: [{ ...page, sections: [{ ...section, style }, ...rest] }, ...site.pages.slice(1)] }
   expect(checkSite(JSON.parse(JSON.stringify(old)) as Json).pages[0]!.sections[0]!.style).toEqual({
     base: {
+      rowGap: { value: 0, unit: 'px' },
       fillLayers: [
         {
           kind: 'linear',
@@ -87,7 +124,7 @@ test('a file of version 4 has its gradients as layers, and its blurs among the f
 test('a broken file of version 1 is refused like the others, with what is wrong and where', () => {
   expect(() => checkSite({ ...first(), pages: 'none' })).toThrow(/broken at "pages"/)
   expect(() => checkSite({ ...first(), guide: 'none' })).toThrow(/broken at "guide"/)
-  expect(() => checkSite({ ...first(), version: 6 })).toThrow(/version 6, from a newer Yarrowfinch/)
+  expect(() => checkSite({ ...first(), version: 7 })).toThrow(/version 7, from a newer Yarrowfinch/)
 })
 
 test('a page whose address is kept for something else gets one that is free', () => {

@@ -63,6 +63,25 @@ const STEPS: Partial<Record<number, (document: Document) => Document>> = {
   3: (document) => ({ ...document, version: 4, shared: [] }),
   // Version 5 brought layers of fill, of which a gradient is one, and all filters for what is behind a block.
   4: (document) => ({ ...(withStyles5(document) as Document), version: 5 }),
+  // Version 6 puts rows of a grid as far apart as its columns, unless something else is said; before, they touched.
+  5: (document) => ({ ...(withRows6(document) as Document), version: 6 }),
+}
+
+const isGrid = (values: unknown): boolean => isObject(values) && values.layout === 'grid'
+
+/** Says of grids whose rows touch in version 5, wherever they stand, that they do. */
+function withRows6(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(withRows6)
+  if (!isObject(value)) return value
+  const next: Document = Object.fromEntries(Object.entries(value).map(([key, one]) => [key, withRows6(one)]))
+  const { kind, children, style } = next
+  if (!Array.isArray(children) || !isObject(style)) return next
+  const { base, below } = style
+  const grid = kind === 'section' || isGrid(base) || (isObject(below) && Object.values(below).some(isGrid))
+  const values = isObject(base) ? base : {}
+  // One block alone has no second row to touch.
+  if (!grid || kind === 'list' || children.length < 2 || values.rowGap !== undefined) return next
+  return { ...next, style: { ...style, base: { ...values, rowGap: { value: 0, unit: 'px' } } } }
 }
 
 /** Style values of version 4, wherever they stand, as version 5 says them. */

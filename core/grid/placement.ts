@@ -27,5 +27,6 @@ export function placementIn(columns: number, span: number | undefined, start: nu
 /** The `grid-column` of a placement. The full row is written with line numbers, so that it needs no count. */
 export function placementToCss({ start, span }: Placement, columns: number): string {
   if (span === columns) return '1 / -1'
-  return start === null ? `span ${span}` : `${start} / span ${span}`
+  if (start === null) return `span ${span}`
+  return span === 1 ? String(start) : `${start} / span ${span}`
 }

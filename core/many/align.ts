@@ -1,4 +1,6 @@
 import type { Edit } from '#core/edits/index'
+import { gridRowGap } from '#core/render/boxes'
+import { pxOf, sightOf } from '#core/render/line-box'
 import { columnsAt, layoutAt } from '#core/render/surround'
 import type { Site } from '#core/site/schema'
 import type { Place } from '#core/site/tree'
@@ -105,8 +107,9 @@ export type Boxes = ReadonlyMap<string, { left: number; top: number; width: numb
  * Makes the gaps between blocks equal: spaces of their own go, and where all that the group lays out is meant, the group's
  * gap becomes what the gaps were on average.
  * @param boxes of the blocks in a view of the scope's range
+ * @param width of that view, px
  */
-export function gapEdits(site: Site, places: readonly Place[], boxes: Boxes, scope: Scope): Edit[] | Impossible {
+export function gapEdits(site: Site, places: readonly Place[], boxes: Boxes, scope: Scope, width: number): Edit[] | Impossible {
   const blocks = topmost(places)
   const range = rangeOf(site.breakpoints, scope)
   const at = parentOf(site, blocks, range)
@@ -125,8 +128,10 @@ export function gapEdits(site: Site, places: readonly Place[], boxes: Boxes, sco
   const gap = Math.max(0, Math.round(gaps.reduce((sum, one) => sum + one, 0) / gaps.length))
   // A row has no spaces of its own across; its gap is the group's.
   if (sideways) return [{ kind: 'style', block: at.parent.id, scope, values: { gap: pixels(gap) } }]
-  const rowGap = valueAt(at.parent.style, 'rowGap', site.breakpoints, range)
-  const own = pixels(Math.max(0, gap - (rowGap && 'unit' in rowGap && rowGap.unit === 'px' ? rowGap.value : 0)))
+  const sight = { ...sightOf(site, site.language, width, 0), index: range }
+  const rowGap =
+    at.layout === 'grid' ? gridRowGap(at.parent, sight) : pxOf(valueAt(at.parent.style, 'rowGap', site.breakpoints, range), sight)
+  const own = pixels(Math.max(0, gap - Math.round(rowGap ?? 0)))
   return blocks.map((one, n) =>
     change(one, scope, {
       ...(n > 0 ? { spaceBefore: own } : {}),

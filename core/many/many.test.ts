@@ -8,7 +8,7 @@ import { chooserOf, demoSite } from '#core/edits/edits.fixture'
 import { applyEdit, type Edit } from '#core/edits/index'
 import type { Site } from '#core/site/schema'
 import { findBlock, type Place, walkPage } from '#core/site/tree'
-import { pixels } from '#core/values/length'
+import { pixels, token } from '#core/values/length'
 import { idMaker } from '#core/values/ids'
 import { seededRandom } from '#core/values/ids.fixture'
 import { alignEdits, type Boxes, distributeEdits, equalEdits, gapEdits, type Impossible } from './align'
@@ -148,6 +148,7 @@ describe('gaps and sizes', () => {
         places,
         boxes(places, (n) => [0, [0, 120, 260][n]!, 300, 100]),
         'base',
+        1280,
       ),
     )
     expect(bases(next, places)).toEqual([
@@ -155,6 +156,21 @@ describe('gaps and sizes', () => {
       { spaceBefore: pixels(30), spaceAfter: pixels(0) },
       { spaceBefore: pixels(30), spaceAfter: pixels(7) },
     ])
+  })
+
+  test('what rows of a grid have between them of themselves is no space of the blocks', () => {
+    for (const [style, left] of [
+      [{ layout: 'grid' }, 40 - demoSite().breakpoints[0]!.gutter],
+      [{ layout: 'grid', gap: pixels(13) }, 27],
+      [{ layout: 'grid', tracks: 2 }, 40],
+      [{ layout: 'grid', rowGap: token('space-3') }, 28],
+      [{ rowGap: token('space-3') }, 28],
+    ] as const) {
+      const { site, places } = scene(() => ({}), { style: { base: style } })
+      const stacked = boxes(places, (n) => [0, n * 140, 300, 100])
+      const next = made(site, gapEdits(site, places, stacked, 'base', 1280))
+      expect(bases(next, places)[1]).toEqual({ spaceBefore: pixels(left), spaceAfter: pixels(0) })
+    }
   })
 
   test('the gap of a row is the row’s own', () => {
@@ -166,6 +182,7 @@ describe('gaps and sizes', () => {
         places,
         boxes(places, (n) => [[0, 110, 230][n]!, 0, 100, 40]),
         'base',
+        1280,
       ),
     )
     expect(baseOf(next, holder.id)).toEqual({ layout: 'row', gap: pixels(15) })

@@ -50,6 +50,19 @@ const FULL_ROW: Declaration[] = [['grid-column', '1 / -1']]
 const ONE_CELL: Declaration[] = [['grid-area', '1 / 1']]
 const FREE: Declaration = ['grid-area', 'auto']
 
+/** Rows of a grid stand as far apart as its columns, unless something else is said of them; items of a list, as its look says. */
+function addEvenRows(
+  own: Declaration[],
+  block: Block,
+  { viewportUnit }: Setting,
+  { gap, rowGap, tracks, itemWidth }: StyleValues,
+): void {
+  if (rowGap !== undefined || block.kind === 'list') return
+  if (gap !== undefined) own.push(['row-gap', lengthToCss(gap, viewportUnit)])
+  // Columns of its own have no gap of themselves, and a band's rule has the gutter both ways.
+  else if (block.kind !== 'section' && (tracks ?? itemWidth) === undefined) own.push(['row-gap', 'var(--gutter)'])
+}
+
 /** The declarations that lay out what a container holds. */
 function addLayout(own: Declaration[], block: Block, setting: Setting, { tracks, itemWidth }: StyleValues): void {
   const repeated = (): Declaration => ['grid-template-columns', `repeat(${tracks}, minmax(0, 1fr))`]
@@ -145,6 +158,7 @@ function partsAt(block: Block, values: StyleValues, setting: Setting, boxed: boo
   const image: Declaration[] = boxed ? [['height', '100%']] : NONE
   const holds = isContainer(block) && block.kind !== 'slideshow'
   if (holds) addLayout(own, block, setting, values)
+  if (holds && setting.layout === 'grid') addEvenRows(own, block, setting, values)
   addPlacement(own, values, setting)
   // A drawing has a size of its own in its field, which says nothing of the px that it is shown at.
   if (hasTrait(block.kind, 'drawing') && values.width === undefined) own.push(['width', '100%'])

@@ -37,6 +37,17 @@ function isShown(block: Block, sight: Sight): boolean {
   return !hasWords(block) || block.kind === 'field' || plainText(spansOf(block, sight)).trim() !== ''
 }
 
+/** Space between the rows of what is laid out on columns, px: as much as between the columns, unless it is said otherwise. */
+export function gridRowGap(block: Block, sight: Sight): number {
+  const { rowGap, gap, tracks, itemWidth } = valuesOf(block, sight)
+  const list = block.kind === 'list'
+  const said = rowGap ?? (list ? undefined : gap)
+  if (said) return pxOf(said, sight) ?? 0
+  // Columns of its own have no gap of themselves.
+  const own = list || (block.kind !== 'section' && (tracks ?? itemWidth) !== undefined)
+  return own ? 0 : sight.site.breakpoints[sight.index]!.gutter
+}
+
 /** What a block's paddings take of its width, px. */
 function paddedBy({ paddingSides, paddingStart, paddingEnd }: StyleValues, sight: Sight, width: number): number {
   const px = (length: StyleValues['paddingSides']) => pxOf(length ?? paddingSides, sight, width) ?? 0
@@ -195,9 +206,10 @@ export function pictureBoxes(section: Section, sight: Sight, words: Map<string, 
       const columns = tracks ?? cell?.columns ?? breakpoint.columns
       const own = tracks !== undefined && block.kind !== 'section'
       const across = gap ?? (own ? 0 : (cell?.gap ?? breakpoint.gutter))
+      const between = gridRowGap(block, sight)
       return (
         inset +
-        onColumns(children, { width: room, columns, gap: across }, rowGap, whole, align === 'stretch', block.kind === 'section')
+        onColumns(children, { width: room, columns, gap: across }, between, whole, align === 'stretch', block.kind === 'section')
       )
     }
     if (layout === 'row') {

@@ -140,7 +140,7 @@ export function sharedRules(site: Site, uses: Uses): Rule[] {
       rule(`.${BAND}`, [
         ['display', 'grid'],
         ['grid-template-columns', 'repeat(var(--columns), minmax(0, 1fr))'],
-        ['column-gap', 'var(--gutter)'],
+        ['gap', 'var(--gutter)'],
         ['padding-inline', 'max(var(--margin), (100% - var(--container)) / 2)'],
       ]),
       rule(`:where(.${BAND}) > *`, [['grid-column', '1 / -1']]),

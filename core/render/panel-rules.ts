@@ -114,8 +114,8 @@ const foldRules = (hasClass: (name: string) => boolean): Rule[] =>
           // Browsers give popovers colours of their own (HTML, 15.3.2).
           ['color', 'inherit'],
         ]),
-        rule('.fold-open, .fold-close', [['display', 'none']]),
-        rule('.fold-close', [['align-self', 'end'], ...BUTTON]),
+        rule('.fold-open, .fold-close', [['display', 'none'], ...BUTTON]),
+        rule('.fold-close', [['align-self', 'end']]),
       ]
 
 /** Rules of what opens, folds and gives way, as far as something on the pages does. */
@@ -157,7 +157,7 @@ export function foldedRules(block: Block, selector: string, breakpoints: readonl
   const fold = `${selector} > .${FOLD}`
   const cover = folds.as === 'cover'
   return [
-    at(`${selector} > .fold-open:not(:popover-open)`, [['display', 'inline-block'], ...BUTTON]),
+    at(`${selector} > .fold-open:not(:popover-open)`, [['display', 'inline-block']]),
     at(shut(fold), [['display', 'none']]),
     at(opened(fold), [
       ['display', 'flex'],

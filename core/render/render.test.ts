@@ -111,7 +111,9 @@ describe('the CSS of a block', () => {
 
   test('a group that changes its layout takes back what the other layout needed', () => {
     const css = cssOf(made('group', { base: { layout: 'column' }, below: { narrow: { layout: 'grid' } } }))
-    expect(css).toContain('@media(width<640px){.opening-group{display:grid;grid-template-columns:subgrid;flex-direction:initial}')
+    expect(css).toContain(
+      '@media(width<640px){.opening-group{display:grid;grid-template-columns:subgrid;row-gap:var(--gutter);flex-direction:initial}',
+    )
   })
 
   test('a block that is held makes what holds it the box it is measured from', () => {

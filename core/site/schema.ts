@@ -20,7 +20,7 @@ import { travelSchema } from './travel'
 
 export const FILE_FORMAT = 'yarrowfinch-site'
 /** Version of the file format. A file with a higher one is refused by name; see `upgrade.ts` for lower ones. */
-export const FILE_VERSION = 5
+export const FILE_VERSION = 6
 
 export const pageSchema = z.strictObject({
   id: idSchema,

@@ -141,7 +141,6 @@ const TYPES: Record<Picture['type'], string> = {
   'video/webm': 'WebM',
 }
 
-/** Colour spaces as they are written. */
 /** A drawing has no pixels: it is sharp at any size. */
 const sizeInWords = ({ type, width, height }: Picture): string =>
   type === 'image/svg+xml'

@@ -296,9 +296,10 @@ function Presets({ style }: { style: StyleAccess }) {
   const air = { value: gutter, unit: 'px' } as const
   const choose = (value: string) => {
     const { set } = PRESETS.find((one) => one.value === value)!
-    // What stands beside each other would touch without a gap.
-    const gaps: Values = value === 'stacked' || style.get('gap') ? {} : { gap: air, rowGap: style.get('rowGap') ?? air }
-    style.set({ ...set, ...gaps })
+    // What stands beside each other would touch without a gap; rows of a grid follow its columns, and wrapped ones do not.
+    const across: Values = value === 'stacked' || style.get('gap') ? {} : { gap: air }
+    const down: Values = set.layout !== 'row' || style.get('rowGap') ? {} : { rowGap: style.get('gap') ?? air }
+    style.set({ ...set, ...across, ...down })
   }
   return (
     <Row label="As">

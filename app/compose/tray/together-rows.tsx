@@ -43,10 +43,13 @@ const EDGES: { axis: Axis; edge: Edge; label: string; icon: LucideIcon }[] = [
   { axis: 'down', edge: 'end', label: 'Align at the bottom', icon: AlignEndHorizontal },
 ]
 
-/** Boxes of the blocks in the first view that shows a range of widths, px of the page. */
-function boxesAt(frames: Frames, store: SessionStore, style: StyleAccess): Boxes {
-  const { breakpoints } = store.getState().session.site
-  const view = [...frames.values()].find(({ width }) => rangeAt(breakpoints, width) === style.range) ?? [...frames.values()][0]
+/** The first view that shows a range of widths, or the first of all. */
+const viewAt = (frames: Frames, store: SessionStore, { range }: StyleAccess) =>
+  [...frames.values()].find(({ width }) => rangeAt(store.getState().session.site.breakpoints, width) === range) ??
+  [...frames.values()][0]
+
+/** Boxes of the blocks in a view, px of the page. */
+function boxesIn(view: ReturnType<typeof viewAt>, style: StyleAccess): Boxes {
   const boxes = new Map<string, { left: number; top: number; width: number; height: number }>()
   if (!view) return boxes
   for (const { block } of style.places) {
@@ -63,7 +66,8 @@ export function TogetherRows({ style }: { style: StyleAccess }) {
   const [impossible, setImpossible] = useState<Impossible | null>(null)
   const scope = ofWidths(style.scope)
   const site = () => store.getState().session.site
-  const boxes = () => boxesAt(frames, store, style)
+  const view = () => viewAt(frames, store, style)
+  const boxes = () => boxesIn(view(), style)
   const run = ({ label, edits }: Tool) => {
     const made = edits()
     setImpossible('problem' in made ? made : null)
@@ -71,7 +75,7 @@ export function TogetherRows({ style }: { style: StyleAccess }) {
   }
   const shares: Tool[] = [
     { label: 'Share out the columns', icon: Columns3, edits: () => distributeEdits(site(), style.places, scope, makeId) },
-    { label: 'Equal gaps', icon: Rows3, edits: () => gapEdits(site(), style.places, boxes(), scope) },
+    { label: 'Equal gaps', icon: Rows3, edits: () => gapEdits(site(), style.places, boxes(), scope, view()?.width ?? 1280) },
     { label: 'Equally wide', icon: MoveHorizontal, edits: () => equalEdits(site(), style.places, 'width', boxes(), scope) },
     { label: 'Equally high', icon: MoveVertical, edits: () => equalEdits(site(), style.places, 'height', boxes(), scope) },
   ]
