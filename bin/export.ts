@@ -10,7 +10,7 @@ type Say = (line: string) => void
 const USAGE = `Usage: npm run export -- FILE OUT_DIR [--minify]
 
 Writes the HTML, CSS, pictures and fonts of a .site.json or .site.zip to a folder.
-Pictures and fonts of a .site.json are looked for in "pictures" and "fonts" beside it.`
+What a .site.json holds is looked for in "pictures", "fonts" and "files" beside it.`
 
 /**
  * Writes the export of a site file to a folder.

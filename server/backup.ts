@@ -1,10 +1,11 @@
 import Database from 'better-sqlite3'
-import { existsSync } from 'node:fs'
-import { copyFile, mkdir, readdir, readFile, rename, rm, writeFile } from 'node:fs/promises'
-import { basename, dirname, join } from 'node:path'
-
-/** The folders of files that stand beside the database; pictures that are made of others are not among them. */
-const FOLDERS = ['pictures', 'fonts'] as const
+import { createHash } from 'node:crypto'
+import { createReadStream, existsSync, realpathSync } from 'node:fs'
+import { copyFile, open, readdir, readFile, rename, rm, writeFile } from 'node:fs/promises'
+import { basename, dirname, join, relative, resolve, sep } from 'node:path'
+import { pipeline } from 'node:stream/promises'
+import { HOLDING_KINDS } from '#core/formats/holdings'
+import { makeFolder, syncFolder } from './files'
 
 /** A backup or restore that cannot be made; the message says why. */
 export class BackupError extends Error {
@@ -24,33 +25,85 @@ export function checkIntegrity(file: string): void {
   if (found !== 'ok') throw new BackupError(`“${file}” is damaged: ${String(found)}`)
 }
 
-async function copyFolders(from: string, to: string): Promise<number> {
-  let copied = 0
-  for (const folder of FOLDERS) {
-    const source = join(from, folder)
-    if (!existsSync(source)) continue
-    await mkdir(join(to, folder), { recursive: true })
-    for (const name of await readdir(source)) {
-      // Files are named by what is in them, so one that is there is the same.
-      const target = join(to, folder, name)
-      if (name.startsWith('.') || existsSync(target)) continue
-      await copyFile(join(source, name), `${target}.part`)
-      await rename(`${target}.part`, target)
-      copied++
-    }
+/** The files of a folder of data that stand beside the database, as `pictures/…`; what is made of others is not among them. */
+async function filesBeside(folder: string): Promise<string[]> {
+  const found: string[] = []
+  for (const kind of HOLDING_KINDS) {
+    if (!existsSync(join(folder, kind))) continue
+    for (const name of await readdir(join(folder, kind))) if (!name.startsWith('.')) found.push(join(kind, name))
   }
+  return found
+}
+
+/** Checks that files have the hash that they are named by. @throws BackupError */
+async function checkHashes(folder: string, files: readonly string[]): Promise<void> {
+  for (const file of files) {
+    const hash = createHash('sha256')
+    await pipeline(createReadStream(join(folder, file)), hash)
+    if (hash.digest('hex') !== basename(file).slice(0, 64))
+      throw new BackupError(`“${join(folder, file)}” is damaged: it has not the hash that it is named by.`)
+  }
+}
+
+/** Waits until a file is on the disk. */
+async function syncFile(file: string): Promise<void> {
+  const handle = await open(file, 'r+')
+  try {
+    await handle.sync()
+  } finally {
+    await handle.close()
+  }
+}
+
+/** Copies files that are not there yet from one folder to another. @returns how many those were */
+async function copyNew(from: string, to: string, files: readonly string[]): Promise<number> {
+  const into = new Set<string>()
+  let copied = 0
+  for (const file of files) {
+    // Files are named by what is in them, so one that is there is the same.
+    const target = join(to, file)
+    if (existsSync(target)) continue
+    if (!into.has(dirname(target))) await makeFolder(dirname(target))
+    into.add(dirname(target))
+    await copyFile(join(from, file), `${target}.part`)
+    await syncFile(`${target}.part`)
+    await rename(`${target}.part`, target)
+    copied++
+  }
+  for (const folder of into) await syncFolder(folder)
   return copied
+}
+
+/** A path with all its links followed, as far as it is there. */
+function realPath(path: string): string {
+  for (let known = resolve(path), rest = ''; ; rest = join(basename(known), rest), known = dirname(known))
+    if (existsSync(known)) return join(realpathSync(known), rest)
+}
+
+const isIn = (inner: string, outer: string): boolean => {
+  const way = relative(outer, inner)
+  return way === '' || (way !== '..' && !way.startsWith(`..${sep}`))
+}
+
+/** A copy in the folder of data, or one that holds it, would be written over what it is a copy of. @throws BackupError */
+function checkApart(folder: string, database: string): void {
+  const [copy, data] = [realPath(folder), realPath(dirname(database))]
+  if (isIn(copy, data) || isIn(data, copy))
+    throw new BackupError(
+      `“${folder}” is the folder of the data, or lies in it or around it. Choose one beside it, or on another disk.`,
+    )
 }
 
 /**
  * Copies a database and the files beside it into a folder, also while a server is writing (SQLite, Online Backup API).
- * A second backup into the same folder copies only files that are new.
+ * A second backup into the same folder copies only files that are new. It is on the disk when it is done.
  * @returns how many files were copied beside the database
- * @throws BackupError
+ * @throws BackupError if the folder is that of the data, or in it or around it, or the copy is not whole
  */
 export async function backUp(database: string, folder: string): Promise<number> {
   if (!existsSync(database)) throw new BackupError(`There is no database at “${database}”.`)
-  await mkdir(folder, { recursive: true })
+  checkApart(folder, database)
+  await makeFolder(folder)
   const target = join(folder, basename(database))
   const db = new Database(database, { readonly: true })
   try {
@@ -59,9 +112,12 @@ export async function backUp(database: string, folder: string): Promise<number> 
     db.close()
   }
   checkIntegrity(`${target}.part`)
+  await syncFile(`${target}.part`)
   // Files come after the database: one that it names was there before it, and files are never changed.
-  const copied = await copyFolders(dirname(database), folder)
+  const data = dirname(database)
+  const copied = await copyNew(data, folder, await filesBeside(data))
   await rename(`${target}.part`, target)
+  await syncFolder(folder)
   return copied
 }
 
@@ -84,27 +140,42 @@ async function isServed(database: string): Promise<boolean> {
   }
 }
 
+/** A name that nothing has yet, for what a restore takes the place of: `….before-restore`, `….before-restore-2` and so on. */
+function nameBefore(database: string): string {
+  for (let n = 1; ; n++) {
+    const name = `${database}.before-restore${n === 1 ? '' : `-${n}`}`
+    if (!existsSync(name)) return name
+  }
+}
+
 /**
- * Puts a backup in the place of a database. What stood there is kept beside it, as `….before-restore`.
+ * Puts a backup in the place of a database. What stood there is kept beside it, as `….before-restore`, also where a
+ * restore before it kept one.
  * @returns how many files were copied beside the database
  * @throws BackupError if the backup is damaged, or a server has the database open; nothing is changed then
  */
 export async function restore(folder: string, database: string): Promise<number> {
   const source = join(folder, basename(database))
   if (!existsSync(source)) throw new BackupError(`There is no backup in “${folder}”.`)
+  checkApart(folder, database)
   checkIntegrity(source)
+  const files = await filesBeside(folder)
+  await checkHashes(folder, files)
   if (await isServed(database)) throw new BackupError('A server has this database open. Stop it, and restore then.')
-  await mkdir(dirname(database), { recursive: true })
-  const copied = await copyFolders(folder, dirname(database))
+  const data = dirname(database)
+  await makeFolder(data)
+  const copied = await copyNew(folder, data, files)
   await copyFile(source, `${database}.part`)
+  await syncFile(`${database}.part`)
   if (existsSync(database)) {
     // What is only in the log of the old database is brought into it, so that the one file that is kept has all.
     const old = new Database(database)
     old.pragma('wal_checkpoint(TRUNCATE)')
     old.close()
-    await rename(database, `${database}.before-restore`)
+    await rename(database, nameBefore(database))
   }
   for (const rest of ['-wal', '-shm']) await rm(`${database}${rest}`, { force: true })
   await rename(`${database}.part`, database)
+  await syncFolder(data)
   return copied
 }

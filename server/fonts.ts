@@ -2,16 +2,14 @@ import { createHash } from 'node:crypto'
 import { existsSync } from 'node:fs'
 import { readFile } from 'node:fs/promises'
 import { join, resolve } from 'node:path'
+import { HOLDINGS } from '#core/formats/holdings'
 import { FormatError } from '#core/formats/site-json'
-import type { OwnFont } from '#core/type/own-font'
+import { MAX_FONT, type OwnFont } from '#core/type/own-font'
 import { FAMILIES, fontFiles } from '#core/type/families'
 import { weightInWords } from '#core/values/weight'
 import type { Store } from './database'
 import { writeWhole } from './files'
 import { inThread } from './threads/pool'
-
-/** Most that a font may weigh, bytes. */
-export const MAX_FONT = 8 * 1024 * 1024
 
 const folders = new Map(FAMILIES.flatMap((family) => fontFiles(family).map((file) => [file.name, family.id])))
 const ownFolder = (folder: string) => join(folder, 'fonts')
@@ -28,6 +26,12 @@ export async function readFont(name: string, folder?: string): Promise<Uint8Arra
   if (folder !== undefined && OWN.test(name)) return read(join(ownFolder(folder), name))
   const family = folders.get(name)
   return family ? read(join(resolve('node_modules', '@fontsource-variable'), family, 'files', name)) : undefined
+}
+
+/** True where a font that was uploaded is kept here. */
+export const hasFont = ({ folder }: Pick<Store, 'folder'>, hash: string): boolean => {
+  const name = HOLDINGS.fonts.kept(hash)
+  return OWN.test(name) && existsSync(join(ownFolder(folder), name))
 }
 
 const cut = new Map<string, Promise<Uint8Array>>()

@@ -50,8 +50,13 @@ export async function storeFile(store: Pick<Store, 'folder'>, bytes: Uint8Array,
   return { name: name.slice(-200), hash, bytes: bytes.length }
 }
 
+const isHash = (hash: string) => /^[0-9a-f]{64}$/.test(hash)
+
+/** True where a file that links lead to is kept here. */
+export const hasLinked = (store: Pick<Store, 'folder'>, hash: string): boolean =>
+  isHash(hash) && existsSync(join(folderOf(store), hash))
+
 /** The bytes of a file that links lead to; `undefined` where it is not kept here. */
 export async function readLinked(store: Pick<Store, 'folder'>, hash: string): Promise<Uint8Array<ArrayBuffer> | undefined> {
-  const file = join(folderOf(store), hash)
-  return /^[0-9a-f]{64}$/.test(hash) && existsSync(file) ? new Uint8Array(await readFile(file)) : undefined
+  return hasLinked(store, hash) ? new Uint8Array(await readFile(join(folderOf(store), hash))) : undefined
 }

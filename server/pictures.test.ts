@@ -3,8 +3,9 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import sharp, { type Sharp } from 'sharp'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { MAX_PICTURE } from '#core/picture/picture'
 import { openStore, type Store } from './database'
-import { keptPictures, MAX_PICTURE, pictureAt, pictureType, readOriginal, shownWidth, storePicture } from './pictures'
+import { keptPictures, pictureAt, pictureType, readOriginal, shownWidth, storePicture } from './pictures'
 import { removeFolder } from './remove-folder'
 
 let folder: string

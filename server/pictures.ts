@@ -8,7 +8,7 @@ import sharp, { type Metadata, type Sharp } from 'sharp'
 import { FormatError } from '#core/formats/site-json'
 import { MAX_SVG } from '#core/formats/svg'
 import { extensionOf, type WantedPicture } from '#core/formats/web-files'
-import { type Making, MAX_SIDE, type Picture, type PictureFormat } from '#core/picture/picture'
+import { type Making, MAX_PICTURE, MAX_SIDE, type Picture, type PictureFormat } from '#core/picture/picture'
 import { weightInWords } from '#core/values/weight'
 import type { Store } from './database'
 import { writeWhole } from './files'
@@ -20,8 +20,6 @@ import { inThread } from './threads/pool'
 // Each picture is read once, so what sharp remembers of it would only take memory.
 sharp.cache(false)
 
-/** Most that a picture may weigh, bytes. */
-export const MAX_PICTURE = 30 * 1024 * 1024
 /** Most pixels that a picture may have, so that a small file cannot unpack into all the memory. */
 export const MAX_PIXELS = 200_000_000
 

@@ -1,76 +1,76 @@
-import { FormatError } from '#core/formats/site-json'
-import type { Site } from '#core/site/schema'
 import { createHash } from 'node:crypto'
+import { HOLDING_KINDS, type HoldingKind, HOLDINGS, namedBy, ofEachHolding } from '#core/formats/holdings'
+import { FormatError } from '#core/formats/site-json'
+import type { Held } from '#core/formats/site-zip'
+import type { Site } from '#core/site/schema'
 import type { Store } from './database'
-import { readFont, storeFont } from './fonts'
-import { readLinked, storeFile } from './linked-files'
+import { hasFont, readFont, storeFont } from './fonts'
+import { hasLinked, readLinked, storeFile } from './linked-files'
 import { keptPictures, readOriginal, storePicture } from './pictures'
 import { keepSite } from './sites'
 import { inThread } from './threads/pool'
 
+type Keeper = {
+  /** Checks and cleans bytes as an upload is, and keeps them under their hash. */
+  keep: (store: Store, bytes: Uint8Array, name: string) => Promise<{ hash: string }>
+  read: (store: Store, hash: string) => Promise<Uint8Array | undefined>
+  has: (store: Store, hash: string) => boolean
+}
+
+/** How this server keeps what a site holds. */
+export const KEEPERS: Record<HoldingKind, Keeper> = {
+  pictures: { keep: storePicture, read: readOriginal, has: (store, hash) => keptPictures(store, [hash]).has(hash) },
+  fonts: { keep: storeFont, read: (store, hash) => readFont(HOLDINGS.fonts.kept(hash), store.folder), has: hasFont },
+  files: { keep: storeFile, read: readLinked, has: hasLinked },
+}
+
+const hashOf = (bytes: Uint8Array) => createHash('sha256').update(bytes).digest('hex')
+
+function lacking(what: string, names: readonly string[]): FormatError {
+  const [lacks, which] =
+    names.length === 1 ? [`its ${what} "${names[0]}"`, 'it'] : [`${names.length} of its ${what}s, "${names[0]}" first`, 'them']
+  return new FormatError(`The file lacks ${lacks}. Use the .site.zip, which holds ${which}.`)
+}
+
 /**
- * Opens a site file as a new site. Every picture is checked and cleaned as an upload is, and must have the hash that
- * it is filed under.
+ * Opens a site file as a new site. Everything in it is checked and cleaned as an upload is, and must have the hash that
+ * it is filed under. What it lacks may be kept here already.
  * @returns the new site's id
- * @throws FormatError; nothing is kept then but pictures that no site uses
+ * @throws FormatError; nothing is kept then but what no site uses
  */
 export async function importSite(store: Store, bytes: Uint8Array): Promise<string> {
   const file = await inThread(Symbol('import'), 'read-site', bytes, {
     sentence: 'The site file takes too long to read, or has more in it than can be opened.',
   })
   let { document } = file
-  for (const picture of file.named.pictures) {
-    const content = file.pictures.get(picture.hash)
-    if (!content) continue
-    if (createHash('sha256').update(content).digest('hex') !== picture.hash) {
-      throw new FormatError(`The picture "${picture.name}" in the file is not the one that the site was saved with.`)
+  for (const kind of HOLDING_KINDS) {
+    const { what } = HOLDINGS[kind]
+    const lost: string[] = []
+    for (const { hash, name } of file.named[kind]) {
+      const content = file[kind].get(hash)
+      if (!content) {
+        if (!KEEPERS[kind].has(store, hash)) lost.push(name)
+        continue
+      }
+      if (hashOf(content) !== hash)
+        throw new FormatError(`The ${what} "${name}" in the file is not the one that the site was saved with.`)
+      const stored = await KEEPERS[kind].keep(store, content, name)
+      // What was cleaned has another hash, and a hash is the name of nothing else.
+      if (stored.hash !== hash) document = document.replaceAll(hash, stored.hash)
     }
-    const stored = await storePicture(store, content, picture.name)
-    // What was cleaned has another hash, and a hash is the name of nothing else.
-    if (stored.hash !== picture.hash) document = document.replaceAll(picture.hash, stored.hash)
-  }
-  for (const font of file.named.fonts) {
-    const content = file.fonts.get(font.hash)
-    if (!content) throw new FormatError(`The file lacks its font "${font.name}". Use the .site.zip, which holds it.`)
-    const stored = await storeFont(store, content, font.name)
-    if (stored.hash !== font.hash) document = document.replaceAll(font.hash, stored.hash)
-  }
-  for (const { hash, name } of file.named.files) {
-    const content = file.files.get(hash) ?? (await readLinked(store, hash))
-    if (!content) throw new FormatError(`The file lacks "${name}", which it hands out. Use the .site.zip, which holds it.`)
-    const stored = await storeFile(store, content, name)
-    if (stored.hash !== hash) throw new FormatError(`"${name}" in the file is not the one that the site was saved with.`)
-  }
-  const without = file.named.pictures.filter((one) => !file.pictures.has(one.hash))
-  const kept = keptPictures(
-    store,
-    without.map((one) => one.hash),
-  )
-  const lost = without.filter((one) => !kept.has(one.hash))
-  if (lost.length > 0) {
-    throw new FormatError(
-      `The file lacks ${lost.length} of its pictures, "${lost[0]!.name}" first. Use the .site.zip, which holds them.`,
-    )
+    if (lost.length > 0) throw lacking(what, lost)
   }
   return keepSite(store, document)
 }
 
-/** A site as a `.site.zip` with the originals of its pictures, its own fonts and its files. */
+/** A site as a `.site.zip` with all that it holds: the originals of its pictures, its own fonts and its files. */
 export async function exportSiteFile(store: Store, site: Site): Promise<Uint8Array<ArrayBuffer>> {
-  const pictures = new Map<string, Uint8Array>()
-  for (const { hash } of site.pictures) {
-    const bytes = await readOriginal(store, hash)
-    if (bytes) pictures.set(hash, bytes)
-  }
-  const fonts = new Map<string, Uint8Array>()
-  for (const { hash } of site.fonts) {
-    const bytes = await readFont(`${hash}.woff2`, store.folder)
-    if (bytes) fonts.set(hash, bytes)
-  }
-  const files = new Map<string, Uint8Array>()
-  for (const { hash } of site.files ?? []) {
-    const bytes = await readLinked(store, hash)
-    if (bytes) files.set(hash, bytes)
-  }
-  return inThread(Symbol('file'), 'write-site', { site, pictures, fonts, files })
+  const held: Held = ofEachHolding(() => new Map())
+  const named = namedBy(site)
+  for (const kind of HOLDING_KINDS)
+    for (const { hash } of named[kind]) {
+      const bytes = await KEEPERS[kind].read(store, hash)
+      if (bytes) held[kind].set(hash, bytes)
+    }
+  return inThread(Symbol('file'), 'write-site', { site, ...held })
 }

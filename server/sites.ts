@@ -3,7 +3,8 @@ import { freeze } from 'immer'
 import { nanoid } from 'nanoid'
 import { applyEdit, type Edit } from '#core/edits/index'
 import { EditError } from '#core/edits/edit'
-import { checkSite, FormatError } from '#core/formats/site-json'
+import { documentLength } from '#core/formats/document-size'
+import { checkSite, FormatError, MAX_DOCUMENT } from '#core/formats/site-json'
 import type { Site } from '#core/site/schema'
 import { announceRevision } from './company'
 import type { Store } from './database'
@@ -173,10 +174,10 @@ export function setDeleted(store: Store, id: string, deleted: boolean): void {
 const KEPT = 30 * 24 * 60 * 60 * 1000
 
 /** Forgets sites that were deleted more than 30 days ago. */
-export function forgetDeleted(store: Store): void {
+export function forgetDeleted(store: Store, now = Date.now()): void {
   store.db
     .delete(sites)
-    .where(lt(sites.deletedAt, new Date(Date.now() - KEPT)))
+    .where(lt(sites.deletedAt, new Date(now - KEPT)))
     .run()
 }
 
@@ -201,6 +202,22 @@ export function editsSince(store: Store, id: string, revision: number): LoggedEd
     .orderBy(edits.revision)
     .all()
   return rows.map((row) => ({ revision: row.revision, key: row.key, edit: JSON.parse(row.edit) as Edit }))
+}
+
+/** Most that edits may make of a site, characters of its file: half a megabyte less than what is opened. */
+const MOST_GROWN = MAX_DOCUMENT - 512 * 1024
+
+/** True for an edit that takes something out: what stood there may be kept as words without a place, which takes a little room. */
+const takesOut = (edit: Edit): boolean =>
+  edit.kind === 'batch' ? edit.edits.every(takesOut) : edit.kind === 'remove' || edit.kind === 'page-remove'
+
+/** A site that has grown past what its own file may have could not be opened again. @throws EditError */
+function checkLength(next: Site, before: Site, edit: Edit): void {
+  const length = documentLength(next)
+  if (length > MOST_GROWN && length > documentLength(before) && !takesOut(edit))
+    throw new EditError(
+      'The site would weigh 20 MB, and no site file may weigh more. Take out what is not needed, also among the words without a place, or begin another site.',
+    )
 }
 
 /**
@@ -228,7 +245,9 @@ export function saveEdits(store: Store, id: string, base: number, incoming: read
           .get()
         if (known) continue
         try {
-          site = applyEdit(site, edit).site
+          const { site: next } = applyEdit(site, edit)
+          checkLength(next, site, edit)
+          site = next
         } catch (error) {
           if (!(error instanceof EditError)) throw error
           refused.push({ key, reason: error.message })

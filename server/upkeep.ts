@@ -2,6 +2,7 @@ import { and, eq, gt } from 'drizzle-orm'
 import { existsSync } from 'node:fs'
 import { readdir, rm, stat, utimes } from 'node:fs/promises'
 import { join } from 'node:path'
+import { HOLDING_KINDS } from '#core/formats/holdings'
 import type { Store } from './database'
 import { edits, pictures, sites } from './schema'
 import { forgetDeleted } from './sites'
@@ -9,7 +10,8 @@ import { forgetDeleted } from './sites'
 /** How long what no site uses is kept, ms: as long as a deleted site can be brought back. */
 const KEPT = 30 * 24 * 60 * 60 * 1000
 
-const FOLDERS = ['pictures', 'derivatives', 'fonts', 'files'] as const
+/** What sites hold, and what is made of it. */
+const FOLDERS = [...HOLDING_KINDS, 'derivatives'] as const
 
 /** What upkeep did. */
 export type Upkeep = { drafts: number; unused: number }
@@ -39,11 +41,11 @@ function namedHashes(store: Store): Set<string> {
 }
 
 /**
- * Takes out what is left of writes that were cut off, and pictures and fonts that no site has used for 30 days. The
+ * Takes out what is left of writes that were cut off, and what no site has used for 30 days of all that sites hold. The
  * time of a file is when it was last seen in use.
  */
 export async function keepUp(store: Store, now = Date.now()): Promise<Upkeep> {
-  forgetDeleted(store)
+  forgetDeleted(store, now)
   const named = namedHashes(store)
   const done: Upkeep = { drafts: 0, unused: 0 }
   for (const folder of FOLDERS) {
@@ -82,7 +84,7 @@ export function startUpkeep(store: Store): void {
       .then(({ drafts, unused }) => {
         if (drafts > 0)
           console.log(`Upkeep: ${drafts} files were left half written by a server that was ended; they are taken out.`)
-        if (unused > 0) console.log(`Upkeep: ${unused} pictures and fonts that no site has used for 30 days are taken out.`)
+        if (unused > 0) console.log(`Upkeep: ${unused} pictures, fonts and files that no site has used for 30 days are taken out.`)
       })
       // What is not done today is done tomorrow; a full disk or a lock must not stop the server.
       .catch((error: unknown) => console.error('Upkeep could not be done.', error))

@@ -1,11 +1,8 @@
 import { toast } from 'sonner'
-import type { Picture } from '#core/picture/picture'
+import { MAX_PICTURE, type Picture } from '#core/picture/picture'
 import { weightInWords } from '#core/values/weight'
 import { type Asked, ask } from '../ui/ask'
 import { makeId } from './store'
-
-/** Most bytes of a picture. */
-const MAX_PICTURE = 30 * 1024 * 1024
 
 /** Sends a picture; gives it as the server keeps it, or a sentence that says why it does not. */
 export async function sendPicture(siteId: string, file: File, signal?: AbortSignal): Promise<Asked<Picture>> {

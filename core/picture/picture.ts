@@ -3,6 +3,8 @@ import { idSchema } from '#core/values/ids'
 
 /** Longest side of a picture, px. */
 export const MAX_SIDE = 30_000
+/** Most that a picture may weigh, bytes. */
+export const MAX_PICTURE = 30 * 1024 * 1024
 
 const percent = z.number().min(0).max(100)
 /** A point of a picture, percent of its sides. */

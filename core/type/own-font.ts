@@ -1,6 +1,9 @@
 import { z } from 'zod'
 import { idSchema } from '#core/values/ids'
 
+/** Most that a font may weigh, bytes. */
+export const MAX_FONT = 8 * 1024 * 1024
+
 const em = z.number().min(-4).max(4)
 
 /** A font that was uploaded to the site, in one file, which is kept as WOFF2 whatever it came as. */

@@ -1,5 +1,6 @@
 import { zipSync, type Zippable } from 'fflate'
 import { valuesPrintedOn } from '#core/analysis/values-printed'
+import { namedBy } from '#core/formats/holdings'
 import { readSiteFile, writeSiteZip } from '#core/formats/site-zip'
 import { webFiles, type WebFiles } from '#core/formats/web-files'
 import type { WebChoices } from '#core/picture/measured'
@@ -23,8 +24,7 @@ function print({ site, style, forms, choices, engine }: Printing): Printed {
 /** Reads a site file. Its document stays text, which travels faster than values do, and is what is kept. */
 function readFile(bytes: Uint8Array) {
   const { site, ...held } = readSiteFile(bytes)
-  const named = { pictures: site.pictures, fonts: site.fonts, files: site.files ?? [] }
-  return { document: JSON.stringify(site), named, ...held }
+  return { document: JSON.stringify(site), named: namedBy(site), ...held }
 }
 
 /** A job whose readers are loaded once it is first asked for, so that a thread that prints is begun without them. */
