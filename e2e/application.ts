@@ -48,6 +48,8 @@ export async function start(data: string): Promise<Application> {
       PORT: String(port),
       YARROWFINCH_DATA: data,
     },
+    // As it runs for everybody: what reads TypeScript here would load parts of the built application twice.
+    execArgv: [],
     stdio: ['ignore', 'pipe', 'inherit', 'ipc'],
   })
   const gone = new Promise<void>((done) => child.on('exit', () => done()))

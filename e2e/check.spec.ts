@@ -19,10 +19,11 @@ const broken = siteOf('Broken', [
       rowGap: pixels(0),
     }),
   ]),
-  section('over', [
-    worded('text', 'overone', 'Dusk falls early'),
-    worded('text', 'overtwo', 'And stars come', { spaceBefore: pixels(-20) }),
-  ]),
+  section(
+    'over',
+    [worded('text', 'overone', 'Dusk falls early'), worded('text', 'overtwo', 'And stars come', { spaceBefore: pixels(-20) })],
+    { rowGap: pixels(0) },
+  ),
 ])
 
 const row = (page: Page, kind: string) => page.locator(`[data-finding="${kind}"]`)

@@ -98,7 +98,7 @@ test('after edits of sections of random pages, what is found is what a run throu
       section(
         id,
         Array.from({ length: 1 + choose.number(2) }, (_, n) => worded('link', `${id}${n}`, 'Up', { size: pixels(12) })),
-        { paddingTop: pixels(choose.number(2) * 12), paddingBottom: pixels(choose.number(2) * 12) },
+        { rowGap: pixels(0), paddingTop: pixels(choose.number(2) * 12), paddingBottom: pixels(choose.number(2) * 12) },
       )
     const any = (n: number) => (choose.number(2) === 0 ? edge(`e${n}`) : twinOf(pageOf(seed * 100 + n).broken[0]!))
     const renamed = (one: Section, n: number) => JSON.parse(JSON.stringify(one).replaceAll(/"id":"/g, `"id":"p${n}`)) as Section

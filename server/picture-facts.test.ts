@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import sharp, { type Sharp } from 'sharp'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { FormatError } from '#core/formats/site-json'
 import { openStore, type Store } from './database'
 import { boundsOf } from './icon-bounds'
 import { ownIcon } from './own-icon'
@@ -169,5 +170,40 @@ describe('own drawings', () => {
     ])
     await expect(ownShape(encode('<svg viewBox="0 0 9 9"><text>a</text></svg>'), 'a.svg')).rejects.toThrow(/holds no shapes/)
     await expect(ownIcon(encode('<html></html>'), 'a.svg')).rejects.toThrow(/no svg element/)
+  })
+
+  const inside = (inner: string, more = '') => `<svg viewBox="0 0 100 50" ${more}>${inner}</svg>`
+  const rect = '<rect width="9" height="9"/>'
+
+  test.each([
+    ['a transform of letters alone', inside(`<g transform="${'a'.repeat(20_000)}">${rect}</g>`)],
+    ['a transform of brackets alone', inside(`<g transform="${'('.repeat(20_000)}">${rect}</g>`)],
+    [
+      'a transform that is named as what every object has',
+      inside(`<g transform="constructor(1) toString(2) __proto__(3)">${rect}</g>`),
+    ],
+    ['a hundred thousand transforms', inside(`<g transform="${'scale(1)'.repeat(100_000)}">${rect}</g>`)],
+  ])('with %s is read as if there were none', async (_, text) => {
+    const plain = await ownShape(encode(inside(rect)), 'a.svg')
+    expect(await ownShape(encode(text), 'a.svg')).toEqual(plain)
+    expect((await ownIcon(encode(text), 'a.svg')).nodes).toHaveLength(1)
+  })
+
+  test.each([
+    ['a path of two megabytes', inside(`<path d="M0 0${'L1 1'.repeat(480_000)}"/>`), /a path of [\d,]+ signs/],
+    ['sixty thousand shapes', inside('<path d="M0 0"/>'.repeat(60_000)), /more than (60|40) shapes/],
+    ['thirty thousand groups', inside('<g>'.repeat(30_000) + rect), /nested too deep/],
+    ['a path that is none', inside('<path d="M0 0 Q zz 9 !!"/>'), /cannot be read|more in it/],
+    ['scales beyond all measure', inside(`<g transform="scale(1e308) scale(1e308)">${rect}</g>`), /beyond all measure/],
+    ['a field of no figures', inside(rect, 'viewBox="a b 10 10"').replace('viewBox="0 0 100 50" ', ''), /beyond all measure/],
+  ])('with %s is refused with a sentence, as a shape and as an icon', async (_, text, sentence) => {
+    for (const read of [ownShape, ownIcon]) {
+      const ended = await read(encode(text), 'a.svg').then(
+        () => 'taken',
+        (error: Error) => error,
+      )
+      expect(ended, read.name).toBeInstanceOf(FormatError)
+      expect((ended as Error).message).toMatch(sentence)
+    }
   })
 })

@@ -72,9 +72,12 @@ export function fileTaken(offers: readonly Offer[], width: number, density: numb
 export function filesInRules(css: string, classes: ReadonlySet<string>, width: number): string[] {
   const found = new Map<string, string[]>()
   let below = Infinity
-  for (const [, media, selector, body] of css.matchAll(/@media\s*\(width\s*<\s*([\d.]+)px\)\s*\{|([^{}]+)\{([^{}]*)\}|\}/g)) {
-    if (media !== undefined) below = Number(media)
-    else if (selector === undefined) below = Infinity
+  for (const piece of css.split('}')) {
+    const [body, selector, media] = piece.split('{').reverse()
+    const [, px] = /^\s*@media\s*\(width\s*<\s*([\d.]+)px\)/.exec(media ?? '') ?? []
+    if (px !== undefined) below = Number(px)
+    // A bracket alone ends what is asked of the window.
+    if (selector === undefined) below = Infinity
     else if (width < below && [...selector.matchAll(/\.([\w-]+)/g)].every(([, name]) => classes.has(name!))) {
       const files = [...body!.matchAll(/url\(["']?(pictures\/[^"')]+)/g)].map(([, file]) => file!)
       if (files.length > 0) found.set(selector, files)

@@ -142,6 +142,52 @@ const DOORS: Record<string, (given: Examples, choose: Chooser) => Omit<Hostile, 
       ]),
     ),
   }),
+  'linked file': ({ id, docx }, choose) => ({
+    path: `/sites/${id}/files`,
+    init: file(
+      'file',
+      choose.one(['a.pdf', 'a.zip', 'con.pdf', '../a.csv', 'a.html', '.ics', 'a.txt']),
+      choose.one([mutateText('%PDF-1.7 tides', choose), mutateBytes(docx, choose) as BlobPart, 'BEGIN:VCALENDAR', '']),
+    ),
+  }),
+  drawing: ({ svg }, choose) => {
+    const [path, field] = choose.one([
+      ['/shapes/own', 'shape'],
+      ['/icons/own', 'icon'],
+    ] as const)
+    const text = choose.one([
+      mutateText(svg, choose),
+      `<svg viewBox="0 0 9 9"><g transform="${choose.one(['a', '(', 'scale(9)', ',', '1e308 '].map((one) => one.repeat(choose.number(60_000))))}"><path d="M0 0h9"/></g></svg>`,
+      `<svg viewBox="0 0 9 9"><path d="M0 0${choose.one(['L1 1', 'h9', 'a', '1e9 ', 'A1 1 0 0 1 2 2']).repeat(choose.number(300_000))}"/></svg>`,
+      `<svg viewBox="0 0 9 9">${choose.one(['<path d="M0 0"/>', '<g>', '<rect width="1e308" height="9"/>']).repeat(choose.number(30_000))}</svg>`,
+    ])
+    return { path, init: file(field, choose.one(['a.svg', '', '../a']), text) }
+  },
+  hyphens: (_, choose) => ({
+    path: '/hyphens',
+    init: json(
+      mutateJson(
+        { language: choose.one(['en', 'xx', '__proto__']), words: ['observatory', 'a'.repeat(choose.number(4000))] },
+        choose,
+        choose.one([0, 0.2]),
+      ),
+    ),
+  }),
+  export: ({ id, site }, choose) => ({
+    path: `/sites/${id}/${choose.one(['as/web', 'as/site-zip', 'as/__proto__', 'export/pictures', 'export/weights'])}`,
+    init: json(
+      mutateJson(
+        { formats: ['avif', 'webp'], sprite: true, measured: { [site.pages[0]!.id]: {} } },
+        choose,
+        choose.one([0, 0.1, 0.4]),
+      ),
+    ),
+  }),
+  inbox: ({ id, site }, choose) => {
+    const form = new FormData()
+    form.set(choose.one(['entry', 'entry', 'other']), choose.one(['gone', '__proto__', 'x'.repeat(4000)]))
+    return { path: `/sites/${id}/pages/${site.pages[0]!.id}/inbox`, init: { method: 'POST', body: form } }
+  },
   font: ({ id, font }, choose) => ({
     path: `/sites/${id}/fonts`,
     init: file('font', 'a.woff2', mutateBytes(font, choose) as BlobPart),

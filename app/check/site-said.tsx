@@ -33,7 +33,7 @@ export function SiteSaid() {
           value={launch?.address ?? ''}
           placeholder="https://example.org"
           onTake={(text) => {
-            const address = text.replace(/\/+$/, '')
+            const address = text.replace(/(?<!\/)\/+$/, '')
             const read = siteAddressSchema.safeParse(address)
             if (address !== '' && !read.success) return read.error.issues[0]!.message
             setLaunch(store, { address: address === '' ? undefined : address })

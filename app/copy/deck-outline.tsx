@@ -5,8 +5,10 @@ type Heading = { level: 1 | 2; name: string; line: number }
 /** Headings of pages and sections in a deck, with their lines. */
 export function headingsOf(text: string): Heading[] {
   return text.split('\n').flatMap((line, i): Heading[] => {
-    const match = /^(#{1,2})\s+(.+?)\s*#*$/.exec(line)
-    return match ? [{ level: match[1]!.length as 1 | 2, name: match[2]!, line: i }] : []
+    const [, signs, words] = /^(#{1,2})\s+(\S.*)$/.exec(line) ?? []
+    // Signs at its end are no words of a heading (CommonMark, 4.2).
+    const name = words?.replace(/(?<!#)#+$/, '').trimEnd()
+    return signs && name ? [{ level: signs.length as 1 | 2, name, line: i }] : []
   })
 }
 

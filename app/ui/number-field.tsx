@@ -47,7 +47,7 @@ function Field({
         if (value !== null) onClear?.()
         return undefined
       }
-      const number = /^[+-]?(\d+\.?\d*|\.\d+)$/.test(typed) ? Number(typed) : NaN
+      const number = /^[+-]?(\d+(\.\d*)?|\.\d+)$/.test(typed) ? Number(typed) : NaN
       // What is refused stays in the field, with what it may be, and never goes further.
       if (!(number >= least && number <= most) || (whole && !Number.isInteger(number)))
         return `${label} takes ${inWords(least, most, whole)}.`

@@ -11,7 +11,7 @@ export const MOST_WORDS = 20_000
 export type SpeltWord = { word: string; block: string }
 
 /** Addresses, which are no words: of mail, of the web, of files. */
-const ADDRESS = /\S+@\S+|\bhttps?:\S+|\b[\w-]+(\.[\w-]+)+\b/gi
+const ADDRESS = /(?<!\S)[^\s@]+@\S+|\bhttps?:\S+|\b[\w-]+(\.[\w-]+)+\b/gi
 
 const WORD = /[\p{L}\p{M}\p{N}]+(?:[’'-][\p{L}\p{M}\p{N}]+)*/gu
 

@@ -42,4 +42,4 @@ export function fillerFor(role: Role, seed: number): string {
 }
 
 /** True for words that hold a placeholder. */
-export const isPlaceholder = (text: string): boolean => /‹[^›]*›/.test(text)
+export const isPlaceholder = (text: string): boolean => /‹[^‹›]*›/.test(text)

@@ -1,3 +1,4 @@
+import { oneLine } from '#core/values/one-line'
 import type { PhrasingContent } from 'mdast'
 import { fromMarked, type MarkedText, type MarkValue } from '#core/values/words-marks'
 import { hrefSchema } from '#core/values/href'
@@ -16,7 +17,7 @@ export function withoutEndBreaks(spans: readonly Span[]): Span[] {
 /** Spans as Markdown's inline content. A highlight, for which Markdown has no sign, is written as `<mark>`. */
 export function toPhrasing(spans: readonly Span[]): PhrasingContent[] {
   return spans.flatMap((span): PhrasingContent[] => {
-    if (typeof span === 'string') return span === '' ? [] : [{ type: 'text', value: span.replace(/\s*\n\s*/g, ' ') }]
+    if (typeof span === 'string') return span === '' ? [] : [{ type: 'text', value: oneLine(span) }]
     switch (span.kind) {
       case 'break':
         return [{ type: 'break' }]
@@ -40,7 +41,7 @@ function flatten(nodes: readonly PhrasingContent[], marks: readonly MarkValue[])
     const here: readonly MarkValue[] = highlighted ? [...marks, { kind: 'highlight' }] : marks
     switch (node.type) {
       case 'text':
-        return [{ text: node.value.replace(/\s*\n\s*/g, ' '), marks: here }]
+        return [{ text: oneLine(node.value), marks: here }]
       case 'break':
         return [{ break: true, marks: here }]
       case 'emphasis':

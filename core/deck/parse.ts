@@ -1,3 +1,4 @@
+import { oneLine } from '#core/values/one-line'
 import type { Blockquote, Heading, Link as LinkNode, List, Paragraph, PhrasingContent, RootContent } from 'mdast'
 import { fromMarkdown } from 'mdast-util-from-markdown'
 import { gfmStrikethroughFromMarkdown } from 'mdast-util-gfm-strikethrough'
@@ -192,7 +193,7 @@ function reader(text: string, links: DeckLinks) {
         sign = text[node.position!.start.offset!] === '*' ? 'next' : 'own'
         return
       case 'code':
-        return add('text', [node.value.replace(/\s*\n\s*/g, ' ')])
+        return add('text', [oneLine(node.value)])
       default:
         return
     }
@@ -209,7 +210,7 @@ const PART = /^(?=#{1,2}\s)/m
 
 /** A section that has no words yet but an eyebrow, and a heading of the first level with words under it. */
 const BARE_SECTION = /^##\s[^\n]*\n\s*(\*[^*\n]+\*\s*)?$/
-const TITLE = /^#\s+([^\n]*)\n\s*\S/
+const TITLE = /^#[^\S\n]+(\S[^\n]*)\n\s*\S/
 
 /**
  * The parts of a text. A heading of the first level at the beginning of a section, with words under it, is that section's

@@ -207,9 +207,9 @@ export function nameIn(path: string): string {
     .replace(/([a-z0-9])([A-Z])/g, '$1-$2')
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
+    .replace(/^-|-$/g, '')
   const safe = name === '' ? 'token' : /^[a-z]/.test(name) && isFreeKey(name) ? name : `t-${name}`
-  return nameSchema.parse(safe.slice(0, 40).replace(/-+$/, ''))
+  return nameSchema.parse(safe.slice(0, 40).replace(/-$/, ''))
 }
 
 /** A style guide with the tokens of a file put in, and the names of those that were. */

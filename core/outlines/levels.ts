@@ -1,3 +1,4 @@
+import { oneLine } from '#core/values/one-line'
 import type { Heading } from 'mdast'
 import { JOBS } from '#core/blocks/section'
 import { jobNamed } from './job-of'
@@ -88,7 +89,7 @@ export function asDeckText(text: string, headings: readonly DocumentHeading[], f
       .slice(node.position!.start.offset, node.position!.end.offset)
       .replace(/^#+[ \t]*/, '')
       .replace(/\n[=-]+\s*$/, '')
-    out.push(`${'#'.repeat(DEPTHS[kind])} ${words.replace(/\s*\n\s*/g, ' ')}`)
+    out.push(`${'#'.repeat(DEPTHS[kind])} ${oneLine(words)}`)
     if (foreign && kind === 'page' && parts[i + 1]?.kind === 'section') {
       subtitle = body
       return
@@ -96,7 +97,7 @@ export function asDeckText(text: string, headings: readonly DocumentHeading[], f
     if (foreign && kind === 'section') {
       const next = parts.slice(i + 1).findIndex((one) => one.kind === 'section' || one.kind === 'page')
       const inside = parts.slice(i + 1, next < 0 ? undefined : i + 1 + next)
-      if (!isLabel(name) && !inside.some((one) => one.kind === 'heading')) out.push(`### ${words.replace(/\s*\n\s*/g, ' ')}`)
+      if (!isLabel(name) && !inside.some((one) => one.kind === 'heading')) out.push(`### ${oneLine(words)}`)
       if (subtitle !== '' && !['header', 'footer'].includes(jobNamed(name) ?? '')) {
         out.push(subtitle)
         subtitle = ''

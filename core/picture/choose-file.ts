@@ -4,8 +4,13 @@ export function pxOfSize(size: string, window: { width: number; height: number }
   const inner = /^(max|calc)\((.*)\)$/.exec(text)
   if (inner?.[1] === 'max') return Math.max(...splitOutside(inner[2]!).map((one) => pxOfSize(one, window)))
   if (inner) {
-    const terms = [...inner[2]!.matchAll(/([+-]?)\s*([\d.]+)(px|vw|vh)/g)]
-    return terms.reduce((sum, [, sign, value, unit]) => sum + (sign === '-' ? -1 : 1) * inPx(Number(value), unit!, window), 0)
+    let [sum, sign] = [0, 1]
+    for (const term of inner[2]!.split(/\s+/)) {
+      const [, own, value, unit] = /^([+-]?)([\d.]+)(px|vw|vh)$/.exec(term) ?? []
+      if (value !== undefined) sum += sign * (own === '-' ? -1 : 1) * inPx(Number(value), unit!, window)
+      sign = term === '-' ? -1 : 1
+    }
+    return sum
   }
   const [, value, unit] = /^([\d.]+)(px|vw|vh)$/.exec(text) ?? []
   return value === undefined ? window.width : inPx(Number(value), unit!, window)
@@ -32,7 +37,7 @@ function splitOutside(text: string): string[] {
 /** Px of the width that a `sizes` attribute says in a window (HTML, 4.8.4.3.9). */
 export function sizeIn(sizes: string, window: { width: number; height: number }): number {
   for (const part of splitOutside(sizes)) {
-    const [, from, size] = /^\(width >= ([\d.]+)px\)\s+(.*)$/.exec(part) ?? []
+    const [, from, size] = /^\(width >= ([\d.]+)px\)\s+(\S.*)$/.exec(part) ?? []
     if (from === undefined) return pxOfSize(part, window)
     if (window.width >= Number(from)) return pxOfSize(size!, window)
   }

@@ -21,7 +21,7 @@ function makeSlug(name: string): string {
     .normalize('NFKD')
     .replace(/[\u0300-\u036f]/g, '')
     .toLowerCase()
-  const joined = plain.replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '')
+  const joined = plain.replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '')
   return joined === '' ? 'block' : /^[0-9]/.test(joined) ? `n${joined}` : joined
 }
 

@@ -1,3 +1,4 @@
+import { oneLine } from '#core/values/one-line'
 import type { Element, Root } from 'hast'
 import { format } from 'hast-util-format'
 import { htmlText } from './html-text'
@@ -172,8 +173,7 @@ export function stylesheet(
 }
 
 const minifyFace = (face: string) =>
-  face
-    .replace(/\s*\n\s*/g, '')
+  oneLine(face, '')
     .replace(/: /g, ':')
     .replace(/ \{/g, '{')
     .replace(/;\}/g, '}')

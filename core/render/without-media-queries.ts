@@ -5,7 +5,7 @@ export type Viewport = { width: number; height: number }
 
 const inPixels = (value: string, { width, height }: Viewport) =>
   value.replace(
-    /(-?\d*\.?\d+)v([wh])\b/g,
+    /(?<![\d.])(-?(?:\d+(?:\.\d+)?|\.\d+))v([wh])\b/g,
     (_, n: string, axis: string) => `${Number(((Number(n) * (axis === 'w' ? width : height)) / 100).toFixed(3))}px`,
   )
 

@@ -21,7 +21,7 @@ export const addressSchema = z
 
 /** An address like the one that is wanted, of lower case letters, figures and hyphens, which no page of a site has. */
 export function freeAddress(pages: readonly { address: string }[], wanted: string): string {
-  const start = wanted.slice(0, 60).replace(/-+$/, '') || 'page'
+  const start = wanted.slice(0, 60).replace(/(?<!-)-+$/, '') || 'page'
   let address = start
   for (let n = 2; isReserved(address) || pages.some((page) => page.address === address); n++) address = `${start}-${n}`
   return address

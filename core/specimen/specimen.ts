@@ -79,14 +79,15 @@ const types = (site: Site, page: Page): Element =>
     ),
   )
 
+/** A text without what may be part of a word at its end; one word alone stays as it is. */
+function wholeWords(text: string): string {
+  for (let end = text.length; end > 0; end--) if (/\s/.test(text[end - 1]!)) return text.slice(0, end).trimEnd()
+  return text
+}
+
 /** The first words of a text, as many as fit into a number of characters. */
 const firstWords = (text: string, most: number): string =>
-  text.length <= most
-    ? text
-    : text
-        .slice(0, most + 1)
-        .replace(/\s+\S*$/, '')
-        .slice(0, most)
+  text.length <= most ? text : wholeWords(text.slice(0, most + 1)).slice(0, most)
 
 function buttons(site: Site, page: Page): Element {
   const words = firstWords(sampleFor(site, page, 'button'), 16)

@@ -11,7 +11,7 @@ const BY = 0.4
  * figures, stay as they are.
  */
 export const longerText = (text: string): string =>
-  text.replace(/\S+@\S+|https?:\S+|[\p{L}\u00ad]+/gu, (word) => {
+  text.replace(/(?<!\S)[^\s@]+@\S+|https?:\S+|[\p{L}\u00ad]+/gu, (word) => {
     // Addresses are the same in all languages.
     if (/[@:]/.test(word)) return word
     const vowels = [...word.matchAll(/[aeiou]/gi)]

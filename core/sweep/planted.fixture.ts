@@ -9,6 +9,9 @@ const WORDS = 'the dome opens at dusk and the tea is hot when all of you are her
 /** Margin left of the first column, px, as the breakpoints of a new site have it. */
 export const marginAt = (width: number) => Math.max(width < 640 ? 20 : 32, (width - 1120) / 2)
 
+/** A section whose rows touch, so that a fault is as many px as was put in. */
+const touching = (id: string, children: Block[]): Section => section(id, children, { rowGap: pixels(0) })
+
 /** A fault that is put into a page, and the widths at which it must be found, worked out from what was put in. */
 export type Planted = { kind: string; block: string; from: number; to: number; spare?: number }
 
@@ -30,7 +33,7 @@ export function pageOf(seed: number): { clean: Section[]; broken: Section[]; pla
     const entries = ['a', 'b', 'c'].map((one) => worded('text', `${id}${one}`, words(3 + choose.number(9))))
     const cards = group(`${id}g`, entries, { layout: 'grid', itemWidth: pixels(150 + choose.number(100)) })
     const rest = choose.number(2) === 0 ? [text] : [text, cards]
-    const clean = twinOf(section(id, [heading, ...rest]))
+    const clean = twinOf(touching(id, [heading, ...rest]))
     const broken = (() => {
       const kind = choose.one(['wide', 'long', 'over', 'small'] as const)
       if (kind === 'wide') {
@@ -45,7 +48,7 @@ export function pageOf(seed: number): { clean: Section[]; broken: Section[]; pla
             from,
             to: at.find((width) => width >= from && !at.includes(width + 1))!,
           })
-        return section(id, [heading, ...rest, worded('text', `${id}x`, words(4), { width: pixels(px) })])
+        return touching(id, [heading, ...rest, worded('text', `${id}x`, words(4), { width: pixels(px) })])
       }
       if (kind === 'small') {
         const [least, most] = [6 + choose.number(5), 14 + choose.number(6)]
@@ -54,7 +57,7 @@ export function pageOf(seed: number): { clean: Section[]; broken: Section[]; pla
         const to = Math.ceil(300 + ((12 - least) / (most - least)) * 1200) - 1
         // A px is left to the figures of the size, which are rounded where they are printed.
         planted.push({ kind: 'smallWords', block: `${id}x`, from: 280, to, spare: 1 })
-        return section(id, [
+        return touching(id, [
           heading,
           ...rest,
           worded('text', `${id}x`, words(4), { size: { fluid }, maxWidth: { value: 60, unit: 'ch' } }),
@@ -62,7 +65,7 @@ export function pageOf(seed: number): { clean: Section[]; broken: Section[]; pla
       }
       if (kind === 'over') {
         planted.push({ kind: 'overEachOther', block: `${id}x`, from: 280, to: 2560 })
-        return section(id, [
+        return touching(id, [
           heading,
           worded('text', `${id}y`, words(4)),
           worded('text', `${id}x`, words(4), { spaceBefore: pixels(-24) }),
@@ -70,7 +73,7 @@ export function pageOf(seed: number): { clean: Section[]; broken: Section[]; pla
       }
       const word = choose.one(['Spectrohelioscope', 'Observatoriesatdusk', 'Mmmmmmmmmmmmmm'])
       planted.push({ kind: 'brokenWord', block: `${id}x`, from: 280, to: -1 })
-      return section(id, [heading, ...rest, worded('heading', `${id}x`, word, { size: pixels(44 + choose.number(40)) })])
+      return touching(id, [heading, ...rest, worded('heading', `${id}x`, word, { size: pixels(44 + choose.number(40)) })])
     })()
     return { clean, broken }
   })

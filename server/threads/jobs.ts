@@ -40,6 +40,8 @@ export const JOBS = {
   'read-site': readFile,
   'write-site': writeSiteZip,
   'clean-svg': later(async () => (await import('#core/formats/svg')).cleanSvg),
+  'read-shape': later(async () => (await import('./shape-file')).readShapeFile),
+  'read-icon': later(async () => (await import('./icon-file')).readIconFile),
   docx: later(async () => (await import('./docx')).markdownOfDocx),
   'read-font': later(async () => (await import('./font-file')).readFontFile),
   'read-film': later(async () => (await import('./film-file')).readFilmFile),

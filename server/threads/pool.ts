@@ -40,7 +40,16 @@ const threads = (): Promise<Piscina> =>
   }))
 
 /** Jobs that read what others made, and may take as long as they are let. What is our own does not wait for them. */
-const FOREIGN: ReadonlySet<JobName> = new Set(['read-site', 'clean-svg', 'docx', 'read-font', 'read-film', 'spell'])
+const FOREIGN: ReadonlySet<JobName> = new Set([
+  'read-site',
+  'clean-svg',
+  'read-shape',
+  'read-icon',
+  'docx',
+  'read-font',
+  'read-film',
+  'spell',
+])
 const queues = { foreign: fairQueue(AT_ONCE), own: fairQueue(AT_ONCE) }
 
 /**

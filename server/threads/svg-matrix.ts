@@ -19,8 +19,18 @@ export const times = ([a, b, c, d, e, f]: Matrix, [g, h, i, j, k, l]: Matrix): M
 /** The matrix of one `transform` (SVG 2, 8.5); what is no transform changes nothing. */
 export function matrixOf(text: unknown): Matrix {
   let matrix = SAME
-  for (const [, name, list] of String(text ?? '').matchAll(/(\w+)\s*\(([^)]*)\)/g)) {
-    const v = list!
+  // What stands between two brackets that close: a name, a bracket, and figures.
+  const functions = String(text ?? '')
+    .split(')')
+    .slice(0, -1)
+  for (const one of functions) {
+    const at = one.indexOf('(')
+    const name = one
+      .slice(0, Math.max(0, at))
+      .split(/[\s,]+/)
+      .findLast((word) => word !== '')
+    const v = one
+      .slice(at + 1)
       .split(/[\s,]+/)
       .filter(Boolean)
       .map(Number)
@@ -36,17 +46,29 @@ export function matrixOf(text: unknown): Matrix {
       skewX: [1, 0, Math.tan(turn), 1, 0, 0],
       skewY: [1, Math.tan(turn), 0, 1, 0, 0],
     }
-    matrix = times(matrix, made[name!] ?? SAME)
+    matrix = times(matrix, name !== undefined && Object.hasOwn(made, name) ? made[name]! : SAME)
   }
   return matrix
 }
 
-/** Path data under a matrix; curves and arcs become cubic curves, which stay what they are. */
-export function moved(path: string, matrix: Matrix): string {
-  const curves = SVGPathCommander.pathToCurve(path) as unknown as (readonly [string, ...number[]])[]
+const curvesOf = (path: string): readonly (readonly [string, ...number[]])[] | undefined => {
+  try {
+    return SVGPathCommander.pathToCurve(path) as unknown as (readonly [string, ...number[]])[]
+  } catch {
+    return undefined
+  }
+}
+
+/**
+ * Path data under a matrix; curves and arcs become cubic curves, which stay what they are. `undefined` for what is no
+ * path, and for one that comes to figures without an end.
+ */
+export function moved(path: string, matrix: Matrix): string | undefined {
+  const curves = curvesOf(path)
+  if (!curves) return undefined
   const [a, b, c, d, e, f] = matrix
   const round = (value: number) => Number(value.toFixed(3))
-  return curves
+  const done = curves
     .map(([letter, ...figures]) => {
       const moved: number[] = []
       for (let i = 0; i + 1 < figures.length; i += 2) {
@@ -56,4 +78,5 @@ export function moved(path: string, matrix: Matrix): string {
       return `${letter}${moved.join(' ')}`
     })
     .join('')
+  return /NaN|Infinity|e[+-]?\d/.test(done) ? undefined : done
 }
