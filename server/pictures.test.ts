@@ -69,6 +69,32 @@ describe('a picture', () => {
     expect(await pictureAt(store, 'f'.repeat(64), 100)).toBeUndefined()
   })
 
+  test('that is longer than the formats take is made as large as they do, in each of them', async () => {
+    const { hash } = await storePicture(store, await bytesOf(drawn(90, 20_000).png()), 'a.png')
+    for (const format of ['webp', 'avif', 'own'] as const)
+      for (const width of [40, 90]) {
+        const made = await pictureAt(store, hash, width, undefined, { format })
+        const { width: across, height } = await sharp(made).metadata()
+        expect(Math.max(across, height), `${format}, ${width} px`).toBeLessThanOrEqual(16_383)
+        expect(across / height).toBeCloseTo(90 / 20_000, 3)
+      }
+  })
+
+  test('that is drawn on a field larger than any memory is made at the widths that are asked for, turned as well', async () => {
+    const text =
+      '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 30000 20000"><path fill="red" d="M0 0h30000v20000H0z"/></svg>'
+    const { hash } = await storePicture(store, new TextEncoder().encode(text), 'a.svg')
+    for (const [turn, ratio] of [
+      [undefined, 1.5],
+      [90, 1 / 1.5],
+      [180, 1.5],
+    ] as const)
+      for (const width of [160, 1200]) {
+        const { width: across, height } = await sharp(await pictureAt(store, hash, width, undefined, { turn })).metadata()
+        expect([across, Math.round((across / height) * 100)], `turned ${turn}`).toEqual([width, Math.round(ratio * 100)])
+      }
+  })
+
   test('in SVG is cleaned before it is kept', async () => {
     const source = '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 10 10"><script>x()</script><path d="M0 0h9"/></svg>'
     const { hash, type } = await storePicture(store, new TextEncoder().encode(source), 'a.svg')

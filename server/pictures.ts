@@ -198,15 +198,28 @@ export async function madeOf(
   { turn, opacity, format = 'webp' }: Making = {},
   own?: Picture['type'],
 ): Promise<Buffer> {
-  const image = sharp(source, { limitInputPixels: MAX_PIXELS })
-    .autoOrient()
-    .rotate(turn ?? 0)
+  const image = (await opened(source, width, turn, own)).autoOrient().rotate(turn ?? 0)
   return encoded(await shownAs(image, width, opacity), format, own)
+}
+
+/** Longest side that WebP (RFC 9649, 2.6) and the encoder of AVIF take, px; a picture that is longer is made smaller. */
+const MOST_MADE = 16_383
+/** Px that a unit of a drawing has at 72 to the inch. */
+const DENSITY = 72
+
+/** A picture to make another of: a drawing as large as it is needed, since it may say that it is larger than any memory. */
+async function opened(source: string | Uint8Array, width: number, turn: Making['turn'], own?: Picture['type']): Promise<Sharp> {
+  if (own !== 'image/svg+xml') return sharp(source, { limitInputPixels: MAX_PIXELS })
+  const drawn = await sharp(source, { limitInputPixels: false }).metadata()
+  const across = turn === 90 || turn === 270 ? drawn.height : drawn.width
+  // A little more than is needed, so that nothing is lost to rounding.
+  const scale = Math.min(1, (1.01 * width) / across, MOST_MADE / Math.max(drawn.width, drawn.height))
+  return sharp(source, { limitInputPixels: MAX_PIXELS, density: Math.max(1, DENSITY * scale) })
 }
 
 /** A picture at a width, let through where it is to be. */
 async function shownAs(image: Sharp, width: number, opacity: number | undefined): Promise<Sharp> {
-  const sized = image.resize({ width, withoutEnlargement: true })
+  const sized = image.resize({ width, height: MOST_MADE, fit: 'inside', withoutEnlargement: true })
   if (opacity === undefined) return sized
   // Each pixel keeps that share of the opacity which it has.
   const { data, info } = await sized.ensureAlpha().raw().toBuffer({ resolveWithObject: true })
