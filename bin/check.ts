@@ -1,23 +1,22 @@
-import { existsSync, readFileSync } from 'node:fs'
 import { basename, resolve } from 'node:path'
 import { findings } from '#core/analysis/checks/index'
 import { weightFindings } from '#core/analysis/first-load'
 import { rangesInWords } from '#core/analysis/finding'
 import { namesOf, wordsToSpell } from '#core/analysis/spelling'
 import { FormatError } from '#core/formats/site-json'
-import { readSiteFile } from '#core/formats/site-zip'
 import { notExcused } from '#core/site/excuse'
 import type { Site } from '#core/site/schema'
 import { unknownWords } from '#server/threads/spelling'
 import { weightsOf } from '#server/weights'
 import { checkInBrowser, type Checked } from './check-in-browser'
+import { openSiteFile } from './site-file'
 import { sourcesOf } from './sources'
 
 const USAGE = `Usage: npm run check -- FILE [--json] [--strict]
 
 Checks all pages of a .site.json or .site.zip as the Check screen does: what is missing before launch, every width from
 280 to 2560 px, words over pictures, access in each state, and weights. It fails where something is a fault; with --strict
-also where something is for your eye. Pictures and fonts of a .site.json are looked for in "pictures" and "fonts" beside
+also where something is for your eye. What a .site.json holds is looked for in "pictures", "fonts" and "files" beside
 it. Widths, words over pictures and access need Chromium, and are passed over, which is said, where there is none.`
 
 /** Words of each page that no dictionary has; where there is none of the language, nothing is said. */
@@ -61,13 +60,9 @@ async function checked(args: string[], say: (text: string) => void, complain: (t
     complain(USAGE)
     return 2
   }
-  if (!existsSync(file)) {
-    complain(`There is no file "${file}".`)
-    return 2
-  }
-  const read = readSiteFile(new Uint8Array(readFileSync(file)))
+  const read = await openSiteFile(file)
   const { site } = read
-  const sources = sourcesOf(resolve(file), read)
+  const sources = sourcesOf(read)
   const seen = await checkInBrowser(site, sources)
   const weights = await weightsOf(site, {}, sources)
   const all: Checked[] = [

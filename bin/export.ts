@@ -1,8 +1,8 @@
-import { mkdirSync, readFileSync, writeFileSync, existsSync } from 'node:fs'
+import { lstatSync, mkdirSync, writeFileSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
 import { FormatError } from '#core/formats/site-json'
-import { readSiteFile } from '#core/formats/site-zip'
 import { exportFiles } from '#server/web-export'
+import { openSiteFile } from './site-file'
 import { sourcesOf } from './sources'
 
 type Say = (line: string) => void
@@ -11,6 +11,13 @@ const USAGE = `Usage: npm run export -- FILE OUT_DIR [--minify]
 
 Writes the HTML, CSS, pictures and fonts of a .site.json or .site.zip to a folder.
 What a .site.json holds is looked for in "pictures", "fonts" and "files" beside it.`
+
+/** What is written goes into the folder and nowhere else: a link in it would lead elsewhere. @throws FormatError */
+function checkNoLink(folder: string, name: string): void {
+  for (let inner = name; inner !== '.'; inner = dirname(inner))
+    if (lstatSync(join(folder, inner), { throwIfNoEntry: false })?.isSymbolicLink())
+      throw new FormatError(`“${join(folder, inner)}” is a link to another place, so nothing is written. Take it out first.`)
+}
 
 /**
  * Writes the export of a site file to a folder.
@@ -24,14 +31,11 @@ async function written(args: readonly string[], say: Say, complain: Say): Promis
     complain(USAGE)
     return 2
   }
-  if (!existsSync(file)) {
-    complain(`There is no file "${file}".`)
-    return 1
-  }
-  const read = readSiteFile(new Uint8Array(readFileSync(file)))
-  const { picture, font, linked } = sourcesOf(resolve(file), read)
+  const read = await openSiteFile(file)
+  const { picture, font, linked } = sourcesOf(read)
   const style = minify ? 'minified' : 'readable'
   const { files, missing } = await exportFiles(read.site, style, picture, font, {}, linked)
+  for (const { file: name } of files) checkNoLink(folder, name)
   for (const { file: name, bytes } of files) {
     const path = join(folder, name)
     mkdirSync(dirname(path), { recursive: true })

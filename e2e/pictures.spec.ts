@@ -1,7 +1,6 @@
 import { type Browser, expect, test } from '@playwright/test'
 import { createServer, type Server } from 'node:http'
 import { readFileSync } from 'node:fs'
-import { resolve } from 'node:path'
 import sharp from 'sharp'
 import { exportFiles } from '#server/web-export'
 import { newBlock, newSection } from '#core/blocks/defaults'
@@ -140,7 +139,7 @@ for (const [name, make] of sites) {
       return new Uint8Array(await sharp({ create }).webp({ effort: 0 }).toBuffer())
     }
     const site = make()
-    const { font } = sourcesOf(resolve('demo/observatory.site.json'), {
+    const { font } = sourcesOf({
       pictures: new Map(),
       fonts: new Map(),
       files: new Map(),

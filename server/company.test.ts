@@ -1,6 +1,9 @@
-import { expect, test } from 'vitest'
+import { afterEach, beforeEach, expect, test, vi } from 'vitest'
 import type { News } from '#core/values/company'
 import { announceRevision, listen, PRESENT_FOR, whoIsPresent, workAt } from './company'
+
+beforeEach(() => vi.useFakeTimers())
+afterEach(() => vi.useRealTimers())
 
 test('all who have a site open hear of its revisions and of each other, and nobody of another site', () => {
   const [a, b, other]: News[][] = [[], [], []]
@@ -12,7 +15,9 @@ test('all who have a site open hear of its revisions and of each other, and nobo
   announceRevision('s1', 7)
   workAt('s1', 'tab-a', { page: 'p', block: null }, 1000)
   workAt('s1', 'tab-a', { page: 'p', block: null }, 2000)
+  vi.runAllTimers()
   workAt('s1', 'tab-b', { page: 'p', block: 'h1' }, 3000)
+  vi.runAllTimers()
   expect(a).toEqual([
     { kind: 'revision', revision: 7 },
     { kind: 'present', present: [{ tab: 'tab-a', page: 'p', block: null }] },
@@ -31,7 +36,22 @@ test('all who have a site open hear of its revisions and of each other, and nobo
   expect(whoIsPresent('s1', 3001 + PRESENT_FOR)).toEqual([])
   for (const end of ends) end!()
   announceRevision('s1', 8)
-  expect(a).toHaveLength(4)
+  vi.runAllTimers()
+  expect(a).toHaveLength(3)
+})
+
+test('two hundred who come or leave at once are told of once', () => {
+  const heard: News[] = []
+  const end = listen('many', (news) => heard.push(news))!
+  const tabs = Array.from({ length: 200 }, (_, n) => `tab-${n}`)
+  for (const tab of tabs) workAt('many', tab, { page: 'p', block: null }, 1000)
+  vi.runAllTimers()
+  expect(heard.map((news) => news.kind === 'present' && news.present.length)).toEqual([200])
+  for (const tab of tabs) workAt('many', tab, null, 2000)
+  vi.runAllTimers()
+  expect(heard).toHaveLength(2)
+  expect(heard.at(-1)).toEqual({ kind: 'present', present: [] })
+  end()
 })
 
 test('one whose connection is gone keeps nobody else from hearing', () => {

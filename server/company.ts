@@ -38,14 +38,30 @@ export function whoIsPresent(site: string, now: number): Present[] {
   return [...present].map(([tab, { page, block }]) => ({ tab, page, block }))
 }
 
-/** Takes note of where somebody works, or with `null` that nobody does any more, and tells the others. */
+/** How long news of who is present are gathered, ms: two hundred who leave at once are told of once. */
+const GATHERED = 50
+/** Sites of which such news are gathered, with the time of the last. */
+const gathering = new Map<string, number>()
+
+function tellPresent(site: string, now: number): void {
+  const waits = gathering.has(site)
+  gathering.set(site, now)
+  if (waits) return
+  setTimeout(() => {
+    const last = gathering.get(site)!
+    gathering.delete(site)
+    if (rooms.has(site)) tell(site, { kind: 'present', present: whoIsPresent(site, last) })
+  }, GATHERED).unref()
+}
+
+/** Takes note of where somebody works, or with `null` that nobody does any more, and tells the others soon. */
 export function workAt(site: string, tab: string, place: WorkingAt | null, now: number): void {
   const { present } = roomOf(site)
   const before = present.get(tab)
   if (place === null) present.delete(tab)
   else if (before || present.size < MOST) present.set(tab, { ...place, at: now })
   if (before?.page === place?.page && before?.block === place?.block && before) return
-  tell(site, { kind: 'present', present: whoIsPresent(site, now) })
+  tellPresent(site, now)
 }
 
 let stopping = false

@@ -9,6 +9,7 @@ import { FAMILIES, fontFiles } from '#core/type/families'
 import { weightInWords } from '#core/values/weight'
 import type { Store } from './database'
 import { writeWhole } from './files'
+import type { Made } from './threads/jobs'
 import { inThread } from './threads/pool'
 
 const folders = new Map(FAMILIES.flatMap((family) => fontFiles(family).map((file) => [file.name, family.id])))
@@ -48,23 +49,26 @@ export function cutFont(owner: unknown, name: string, bytes: Uint8Array, charact
   return work
 }
 
-/**
- * Keeps an uploaded font under the hash of its bytes, as WOFF2, and tells what its tables say of it.
- * @throws FormatError if it is too large, damaged, no font, or without Latin letters; nothing is kept then
- */
-export async function storeFont(store: Pick<Store, 'folder'>, input: Uint8Array, name: string): Promise<Omit<OwnFont, 'id'>> {
+/** Reads a font. @throws FormatError if it is empty, too large, damaged, no font, or without Latin letters */
+export async function readOwnFont(input: Uint8Array, name: string): Promise<Made<'read-font'>> {
   if (input.length === 0) throw new FormatError(`"${name}" is empty.`)
   if (input.length > MAX_FONT)
     throw new FormatError(`"${name}" weighs ${weightInWords(input.length)}. A font may weigh 8 MB at most.`)
-  const { bytes, ...described } = await inThread(
+  return inThread(
     Symbol(name),
     'read-font',
     { bytes: input, name },
-    {
-      sentence: `"${name}" takes too long to read. It may be damaged.`,
-    },
+    { sentence: `"${name}" takes too long to read. It may be damaged.` },
   )
+}
+
+/**
+ * Keeps an uploaded font under the hash of its bytes, as WOFF2, and tells what its tables say of it.
+ * @throws FormatError as `readOwnFont` does; nothing is kept then
+ */
+export async function storeFont(store: Pick<Store, 'folder'>, input: Uint8Array, name: string): Promise<Omit<OwnFont, 'id'>> {
+  const { bytes, ...described } = await readOwnFont(input, name)
   const hash = createHash('sha256').update(bytes).digest('hex')
-  await writeWhole(ownFolder(store.folder), `${hash}.woff2`, bytes)
+  await writeWhole(ownFolder(store.folder), HOLDINGS.fonts.kept(hash), bytes)
   return { ...described, hash }
 }

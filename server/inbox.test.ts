@@ -1,6 +1,8 @@
+import { eq } from 'drizzle-orm'
 import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import Papa from 'papaparse'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { makeId } from '#core/deck/deck.fixture'
 import { applyEdit, type Edit } from '#core/edits/index'
@@ -197,6 +199,37 @@ describe('the inbox is searched and saved', () => {
     expect(text).toContain(`"a""b@example.org"`)
     expect(text).toMatch(/,"?'=1\+1@example\.org/)
     expect(entriesAsCsv(store, id, 'nobody').trim()).toBe('Sent,Page')
+  })
+
+  test.each([
+    '=1+1',
+    '=HYPERLINK("x")\nsecond line',
+    '-2\n3',
+    ' =1',
+    '\t=1',
+    '\r=1',
+    '\n+1',
+    '＝1',
+    '＋1',
+    '－1',
+    '＠x',
+    '@sum(1)',
+  ])('in which %j is no formula', (value) => {
+    const before = store.db.select().from(entries).all()
+    mail('ada@example.org')
+    const added = store.db
+      .select()
+      .from(entries)
+      .all()
+      .find((one) => !before.some(({ id: known }) => known === one.id))!
+    const fields = JSON.parse(added.fields) as { name: string; value: string }[]
+    store.db
+      .update(entries)
+      .set({ fields: JSON.stringify(fields.map((one) => ({ ...one, value }))) })
+      .where(eq(entries.id, added.id))
+      .run()
+    const { data } = Papa.parse<string[]>(entriesAsCsv(store, id), { newline: '\r\n' })
+    expect(data.flat().filter((cell) => cell.endsWith(value))).toEqual([`'${value}`])
   })
 })
 

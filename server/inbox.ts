@@ -200,6 +200,12 @@ export function listEntries(store: Store, siteId: string, asked = 1, words = '')
 }
 
 /**
+ * What a spreadsheet takes for a formula, or may after it has cut off white space: the signs that begin one, in half and
+ * full width, in cells of one line or several (OWASP, CSV Injection).
+ */
+const FORMULA = /^(?:\s*[=+\-@\uff1d\uff0b\uff0d\uff20]|[\t\r\n])/
+
+/**
  * The entries of a site as a table (RFC 4180), the newest first: when and where each was sent, then every field that any
  * of them has. What a spreadsheet would take for a formula is kept from being one.
  */
@@ -221,7 +227,7 @@ export function entriesAsCsv(store: Store, siteId: string, words = ''): string {
         return [createdAt.toISOString(), page, ...names.map((name) => values.get(name) ?? '')]
       }),
     },
-    { escapeFormulae: true },
+    { escapeFormulae: FORMULA },
   )
 }
 

@@ -34,17 +34,22 @@ const IS: Record<FileEnding, (bytes: Uint8Array) => boolean> = {
   ogg: (bytes) => begins(bytes, 0x4f, 0x67, 0x67, 0x53),
 }
 
-/**
- * Keeps a file that links lead to, under the hash of its bytes.
- * @throws FormatError if it is empty, too large, of another type, or not what its name says; nothing is kept then
- */
-export async function storeFile(store: Pick<Store, 'folder'>, bytes: Uint8Array, name: string): Promise<Omit<LinkedFile, 'id'>> {
+/** Checks a file that links lead to. @throws FormatError if it is empty, too large, of another type, or not what its name says */
+export function checkFile(bytes: Uint8Array, name: string): void {
   const ending = endingOf(name)
   if (!ending) throw new FormatError(`"${name}" is of no type that a site hands out. It may be ${FILE_ENDINGS.join(', ')}.`)
   if (bytes.length === 0) throw new FormatError(`"${name}" is empty.`)
   if (bytes.length > MAX_FILE)
     throw new FormatError(`"${name}" weighs ${weightInWords(bytes.length)}. A file may weigh 30 MB at most.`)
   if (!IS[ending](bytes)) throw new FormatError(`"${name}" is not what its name says: there is no ${ending.toUpperCase()} in it.`)
+}
+
+/**
+ * Keeps a file that links lead to, under the hash of its bytes.
+ * @throws FormatError as `checkFile` does; nothing is kept then
+ */
+export async function storeFile(store: Pick<Store, 'folder'>, bytes: Uint8Array, name: string): Promise<Omit<LinkedFile, 'id'>> {
+  checkFile(bytes, name)
   const hash = createHash('sha256').update(bytes).digest('hex')
   await writeWhole(folderOf(store), hash, bytes)
   return { name: name.slice(-200), hash, bytes: bytes.length }

@@ -54,10 +54,14 @@ const isPicture = (bytes: Uint8Array): Promise<boolean> =>
       () => false,
     )
 
-async function inspect(
-  bytes: Uint8Array,
-  name: string,
-): Promise<{ bytes: Uint8Array; type: Picture['type']; width: number; height: number }> {
+/** A picture, or a video, as it is kept: an SVG is cleaned, all others are as they came. */
+export type ReadPicture = { bytes: Uint8Array; type: Picture['type']; width: number; height: number }
+
+/** Reads a picture or a video. @throws FormatError if it is empty, too large, damaged, or of another kind */
+export async function readPicture(bytes: Uint8Array, name: string): Promise<ReadPicture> {
+  if (bytes.length === 0) throw new FormatError(`"${name}" is empty.`)
+  if (bytes.length > MAX_PICTURE)
+    throw new FormatError(`"${name}" weighs ${weightInWords(bytes.length)}. A picture may weigh 30 MB at most.`)
   if (looksLikeSvg(bytes)) {
     if (bytes.length > MAX_SVG)
       throw new FormatError(`"${name}" weighs ${weightInWords(bytes.length)}. An SVG picture may weigh 2 MB at most.`)
@@ -114,11 +118,7 @@ async function inspect(
  * @throws FormatError if it is too large, damaged, or of another kind
  */
 export async function storePicture(store: Store, input: Uint8Array, name: string): Promise<StoredPicture> {
-  if (input.length === 0) throw new FormatError(`"${name}" is empty.`)
-  if (input.length > MAX_PICTURE) {
-    throw new FormatError(`"${name}" weighs ${weightInWords(input.length)}. A picture may weigh 30 MB at most.`)
-  }
-  const { bytes, type, width, height } = await inspect(input, name)
+  const { bytes, type, width, height } = await readPicture(input, name)
   const hash = hashOf(bytes)
   await writeWhole(originals(store), hash, bytes)
   store.db

@@ -11,6 +11,14 @@ import { answering } from './answers'
 /** How often a line is sent that says nothing, so that nothing between takes the connection for dead, ms. */
 const BEAT = 20_000
 
+/** News as they are sent, made once for all who hear them. */
+const texts = new WeakMap<News, string>()
+function textOf(news: News): string {
+  const text = texts.get(news) ?? `data: ${JSON.stringify(news)}\n\n`
+  texts.set(news, text)
+  return text
+}
+
 const placeSchema = z.strictObject({
   tab: idSchema,
   place: z.strictObject({ page: idSchema, block: idSchema.nullable() }).nullable(),
@@ -34,7 +42,7 @@ export function loader({ request, params: { siteId } }: Route.LoaderArgs) {
     const body = new ReadableStream<Uint8Array>({
       start(controller) {
         const send = (text: string) => controller.enqueue(encoder.encode(text))
-        const tell = (news: News) => send(`data: ${JSON.stringify(news)}\n\n`)
+        const tell = (news: News) => send(textOf(news))
         end = listen(siteId, tell, () => {
           leave()
           controller.close()

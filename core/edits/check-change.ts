@@ -106,6 +106,7 @@ function* idsIn(sections: readonly Section[]): Generator<string> {
 /** Lists whose things have ids of their own. */
 const LISTS = {
   fonts: 'fonts',
+  files: 'files',
   board: 'references',
   unplaced: 'unplaced words',
   directions: 'directions',
@@ -126,7 +127,7 @@ function checkParts({ block, guises }: SharedBlock): void {
 export function checkLists(after: Site, before?: Site): void {
   if (before?.shared !== after.shared) for (const one of after.shared) if (!before?.shared.includes(one)) checkParts(one)
   for (const list of Object.keys(LISTS) as (keyof typeof LISTS)[])
-    if (before?.[list] !== after[list]) checkUnique(after[list], LISTS[list])
+    if (before?.[list] !== after[list]) checkUnique(after[list] ?? [], LISTS[list])
 }
 
 /** Pages, blocks and pictures share one set of ids. */

@@ -3,6 +3,7 @@ import { isHref, mendedHref } from '#core/values/href'
 import { freeAddress, isReserved } from '#core/site/address'
 import { EMPTY_PAGE_BRIEF, EMPTY_SITE_BRIEF } from '#core/site/brief'
 import { DEFAULT_GUIDE, FIRST_DIRECTION } from '#core/site/defaults'
+import { siteAddressSchema } from '#core/site/launch'
 
 type Document = Record<string, unknown>
 
@@ -136,8 +137,17 @@ function withLinksMended(value: unknown): unknown {
   return mended
 }
 
+/** Leaves out the address that a site will have, where one was once allowed that leads elsewhere than it says. */
+function withAddressKnown(document: Document): Document {
+  const { launch } = document
+  if (!isObject(launch) || typeof launch.address !== 'string' || siteAddressSchema.safeParse(launch.address).success)
+    return document
+  const { address: _, ...rest } = launch
+  return { ...document, launch: rest }
+}
+
 /** Brings a document to the present version, one step at a time. */
 export function upgrade(document: Document): Document {
   const step = STEPS[document.version as number]
-  return step ? upgrade(step(document)) : (withLinksMended(freeOfReserved(document)) as Document)
+  return step ? upgrade(step(document)) : withAddressKnown(withLinksMended(freeOfReserved(document)) as Document)
 }

@@ -3,6 +3,7 @@ import { newSection } from '#core/blocks/defaults'
 import { brokenLinks } from '#core/analysis/links'
 import { deckLinks } from '#core/deck/links'
 import { makeId } from '#core/deck/deck.fixture'
+import { checkSite } from '#core/formats/site-json'
 import { newSite } from '#core/site/defaults'
 import type { Section } from '#core/blocks/index'
 import type { Site } from '#core/site/schema'
@@ -98,4 +99,22 @@ describe('a link to a file', () => {
     expect(brokenLinks(site)).toEqual([])
     expect(brokenLinks({ ...site, files: [] })[0]!.sentence).toContain('leads to a file that is gone')
   })
+})
+
+test('no file is called as Windows calls a device, and each has a name of its own', () => {
+  const named = (names: string[]) => [
+    ...fileAddresses({ files: names.map((name, n) => ({ id: `f${n}`, name, hash: 'a'.repeat(64), bytes: 9 })) }).values(),
+  ]
+  expect(named(['con.pdf', 'CON.csv', 'Com1.txt', 'Contents.pdf'])).toEqual([
+    'files/con-file.pdf',
+    'files/con-file-2.csv',
+    'files/com1-file.txt',
+    'files/contents.pdf',
+  ])
+})
+
+test('two files of one id are no site', () => {
+  const file = (hash: string) => ({ id: 'f', name: 'map.pdf', hash: hash.repeat(64), bytes: 9 })
+  const two = { ...newSite('Two', makeId), files: [file('a'), file('b')] }
+  expect(() => checkSite(JSON.parse(JSON.stringify(two)))).toThrow(/files/)
 })

@@ -1,4 +1,5 @@
 import type { Link } from '#core/values/link'
+import { isReserved } from '#core/site/address'
 import type { Page, Site } from '#core/site/schema'
 import type { Section } from '#core/blocks/index'
 import { endingOf, type LinkedFile } from '#core/site/linked-file'
@@ -17,7 +18,8 @@ export function fileAddresses({ files }: Pick<Site, 'files'>): Map<string, strin
   const named = (files ?? []).map(({ id, name }): [string, string] => {
     const ending = endingOf(name)!
     // Two files of one name may have two endings, so their names alone are made unique.
-    return [id, `files/${unique(slug(name.slice(0, -ending.length - 1)), taken)}.${ending}`]
+    const plain = slug(name.slice(0, -ending.length - 1))
+    return [id, `files/${unique(isReserved(plain) ? `${plain}-file` : plain, taken)}.${ending}`]
   })
   const addresses = new Map(named)
   if (files) fileNames.set(files, addresses)

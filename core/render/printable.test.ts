@@ -1,3 +1,4 @@
+import { JSDOM } from 'jsdom'
 import { expect, test } from 'vitest'
 import { element } from '#core/blocks/html'
 import { eitherStyle, printable, xhtmlText } from './printable'
@@ -25,4 +26,22 @@ test('in XML an attribute that only is there has a value all the same', () => {
   expect(xhtmlText(element('div', {}, [button]))).toBe(
     '<div><button hidden="" title="a b > c hidden" data-pause="">x &#x3C; y hidden</button></div>',
   )
+})
+
+test('in XML no attribute has a sign that begins a tag, whatever words are in it', () => {
+  const words = ['a < b', '<b x="1">', 'x="<"', "'<'", '< c="d" e', '&lt;', '<', 'a<b c="d<e']
+  for (const said of words) {
+    const select = element('select', { ariaLabel: said, disabled: true }, [
+      element('option', { value: said }, [{ type: 'text', value: said }]),
+    ])
+    const text = xhtmlText(element('div', {}, [select]))
+    // It throws where the text is no XML.
+    const { document: read } = new JSDOM(text, { contentType: 'application/xml' }).window
+    const option = read.querySelector('option')!
+    expect([option.getAttribute('value'), option.textContent, read.querySelector('select')!.getAttribute('aria-label')]).toEqual([
+      said,
+      said,
+      said,
+    ])
+  }
 })

@@ -19,10 +19,12 @@ const TAG = /<[a-zA-Z][\w:-]*(?:\s+[^\s=>"'/]+(?:="[^"]*")?)+\s*\/?>/g
 /** A value, or a name without one. */
 const VALUE_OR_NAME = /="[^"]*"|\s([^\s=>"'/]+)(?=[\s/>])/g
 
-/** In XML every attribute has a value, also one that only is there or not (XML 1.0, 3.1). */
+/** In XML every attribute has a value, also one that only is there or not, and none has a sign that begins a tag (XML 1.0, 3.1). */
 const withValues = (text: string): string =>
   text.replace(TAG, (tag) =>
-    tag.replace(VALUE_OR_NAME, (all, name: string | undefined) => (name === undefined ? all : ` ${name}=""`)),
+    tag.replace(VALUE_OR_NAME, (all, name: string | undefined) =>
+      name === undefined ? all.replaceAll('<', '&lt;') : ` ${name}=""`,
+    ),
   )
 
 /** A tree as XHTML, to be drawn inside an SVG `foreignObject`. */

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { idSchema } from '#core/values/ids'
+import { urlOf } from '#core/values/href'
 import { nameSchema } from '#core/values/name'
 
 /** Most words that a site may call its own. */
@@ -29,6 +30,10 @@ export const siteAddressSchema = z
   .regex(
     /^https:\/\/[a-z0-9]([a-z0-9.-]*[a-z0-9])?(:\d{1,5})?(\/[A-Za-z0-9._~-]+)*$/,
     'The address of a site begins with https:// and has no slash at its end.',
+  )
+  .refine(
+    (address) => [address, `${address}/`].includes(urlOf(address)?.href ?? ''),
+    'Browsers would go to another address than this: it has a port that there is not, or steps such as “..”.',
   )
 
 /** What is said of a site where others speak of it: search results, shared links, browsers' tabs. */
