@@ -24,13 +24,13 @@ const patternOf = ({ path = '', index }: RouteConfigEntry) =>
   new RegExp(`^/${index ? '\\?index' : path.replaceAll(/:\w+/g, '[^/]+').replace('*', '.*')}$`)
 
 test('the generator of hostile inputs reaches every route that takes a request with something in it', () => {
-  const paths = DOOR_NAMES.flatMap((door) =>
-    Array.from({ length: 60 }, (_, seed) => hostileAt(door, examples, chooserOf(seed)))
-      .filter(({ init }) => init.method === 'POST')
-      .map(({ path }) => path),
-  )
   const doors = (routes as RouteConfigEntry[]).filter(takesRequests)
   expect(doors.length).toBeGreaterThan(15)
-  const missed = doors.filter((one) => !paths.some((path) => patternOf(one).test(path)))
+  let missed = doors
+  for (let seed = 0; seed < 60 && missed.length > 0; seed++) {
+    const requests = DOOR_NAMES.map((door) => hostileAt(door, examples, chooserOf(seed)))
+    const paths = requests.filter(({ init }) => init.method === 'POST').map(({ path }) => path)
+    missed = missed.filter((one) => !paths.some((path) => patternOf(one).test(path)))
+  }
   expect(missed.map(({ path }) => path)).toEqual([])
 })
