@@ -176,11 +176,7 @@ const DOORS: Record<string, (given: Examples, choose: Chooser) => Omit<Hostile, 
   export: ({ id, site }, choose) => ({
     path: `/sites/${id}/${choose.one(['as/web', 'as/site-zip', 'as/__proto__', 'export/pictures', 'export/weights'])}`,
     init: json(
-      mutateJson(
-        { formats: ['avif', 'webp'], sprite: true, measured: { [site.pages[0]!.id]: {} } },
-        choose,
-        choose.one([0, 0.1, 0.4]),
-      ),
+      mutateJson({ formats: ['webp'], sprite: true, measured: { [site.pages[0]!.id]: {} } }, choose, choose.one([0, 0.1, 0.4])),
     ),
   }),
   inbox: ({ id, site }, choose) => {
