@@ -1,10 +1,10 @@
-import { createHash } from 'node:crypto'
 import { existsSync, readFileSync, statSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
 import { HOLDING_KINDS, type HoldingKind, HOLDINGS, namedBy } from '#core/formats/holdings'
 import { FormatError } from '#core/formats/site-json'
 import { readSiteFile, type SiteFile } from '#core/formats/site-zip'
 import { readOwnFont } from '#server/fonts'
+import { checkHash } from '#server/hash'
 import { checkFile } from '#server/linked-files'
 import { readPicture } from '#server/pictures'
 
@@ -33,8 +33,7 @@ export async function openSiteFile(path: string): Promise<SiteFile> {
       const beside = join(dirname(resolve(path)), inFile)
       const bytes = file[kind].get(hash) ?? (existsSync(beside) ? new Uint8Array(readFileSync(beside)) : undefined)
       if (!bytes) continue
-      if (createHash('sha256').update(bytes).digest('hex') !== hash)
-        throw new FormatError(`The ${HOLDINGS[kind].what} "${name}" in the file is not the one that the site was saved with.`)
+      checkHash(bytes, hash, HOLDINGS[kind].what, name)
       file[kind].set(hash, await CHECKS[kind](bytes, name))
     }
   return file

@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto'
 import { existsSync } from 'node:fs'
 import { readFile } from 'node:fs/promises'
 import { join, resolve } from 'node:path'
@@ -9,6 +8,7 @@ import { FAMILIES, fontFiles } from '#core/type/families'
 import { weightInWords } from '#core/values/weight'
 import type { Store } from './database'
 import { writeWhole } from './files'
+import { hashOf } from './hash'
 import type { Made } from './threads/jobs'
 import { inThread } from './threads/pool'
 
@@ -68,7 +68,7 @@ export async function readOwnFont(input: Uint8Array, name: string): Promise<Made
  */
 export async function storeFont(store: Pick<Store, 'folder'>, input: Uint8Array, name: string): Promise<Omit<OwnFont, 'id'>> {
   const { bytes, ...described } = await readOwnFont(input, name)
-  const hash = createHash('sha256').update(bytes).digest('hex')
+  const hash = hashOf(bytes)
   await writeWhole(ownFolder(store.folder), HOLDINGS.fonts.kept(hash), bytes)
   return { ...described, hash }
 }

@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto'
 import { existsSync } from 'node:fs'
 import { readFile } from 'node:fs/promises'
 import { join } from 'node:path'
@@ -7,6 +6,7 @@ import { endingOf, FILE_ENDINGS, type FileEnding, type LinkedFile, MAX_FILE } fr
 import { weightInWords } from '#core/values/weight'
 import type { Store } from './database'
 import { writeWhole } from './files'
+import { hashOf } from './hash'
 
 const folderOf = ({ folder }: Pick<Store, 'folder'>) => join(folder, 'files')
 
@@ -50,7 +50,7 @@ export function checkFile(bytes: Uint8Array, name: string): void {
  */
 export async function storeFile(store: Pick<Store, 'folder'>, bytes: Uint8Array, name: string): Promise<Omit<LinkedFile, 'id'>> {
   checkFile(bytes, name)
-  const hash = createHash('sha256').update(bytes).digest('hex')
+  const hash = hashOf(bytes)
   await writeWhole(folderOf(store), hash, bytes)
   return { name: name.slice(-200), hash, bytes: bytes.length }
 }

@@ -1,5 +1,4 @@
 import { eq, inArray } from 'drizzle-orm'
-import { createHash } from 'node:crypto'
 import { existsSync } from 'node:fs'
 import { readFile } from 'node:fs/promises'
 import { availableParallelism } from 'node:os'
@@ -12,6 +11,7 @@ import { type Making, MAX_PICTURE, MAX_SIDE, type Picture, type PictureFormat } 
 import { weightInWords } from '#core/values/weight'
 import type { Store } from './database'
 import { writeWhole } from './files'
+import { hashOf } from './hash'
 import { pictures } from './schema'
 import { fairQueue } from './threads/fair-queue'
 import { looksLikeFilm } from './threads/film-file'
@@ -31,8 +31,6 @@ const TYPES: Record<string, Picture['type']> = {
 }
 
 export type StoredPicture = Pick<Picture, 'hash' | 'type' | 'width' | 'height' | 'bytes'>
-
-const hashOf = (bytes: Uint8Array) => createHash('sha256').update(bytes).digest('hex')
 
 const originals = (store: Store) => join(store.folder, 'pictures')
 const derivatives = (store: Store) => join(store.folder, 'derivatives')
@@ -202,7 +200,7 @@ export async function madeOf(
   return encoded(await shownAs(image, width, opacity), format, own)
 }
 
-/** Longest side that WebP (RFC 9649, 2.6) and the encoder of AVIF take, px; a picture that is longer is made smaller. */
+/** Longest side that WebP (RFC 9649) and the encoder of AVIF take, px; a picture that is longer is made smaller. */
 const MOST_MADE = 16_383
 /** Px that a unit of a drawing has at 72 to the inch. */
 const DENSITY = 72

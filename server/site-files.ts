@@ -1,10 +1,10 @@
-import { createHash } from 'node:crypto'
 import { HOLDING_KINDS, type HoldingKind, HOLDINGS, namedBy, ofEachHolding } from '#core/formats/holdings'
 import { FormatError } from '#core/formats/site-json'
 import type { Held } from '#core/formats/site-zip'
 import type { Site } from '#core/site/schema'
 import type { Store } from './database'
 import { hasFont, readFont, storeFont } from './fonts'
+import { checkHash } from './hash'
 import { hasLinked, readLinked, storeFile } from './linked-files'
 import { keptPictures, readOriginal, storePicture } from './pictures'
 import { keepSite } from './sites'
@@ -23,8 +23,6 @@ export const KEEPERS: Record<HoldingKind, Keeper> = {
   fonts: { keep: storeFont, read: (store, hash) => readFont(HOLDINGS.fonts.kept(hash), store.folder), has: hasFont },
   files: { keep: storeFile, read: readLinked, has: hasLinked },
 }
-
-const hashOf = (bytes: Uint8Array) => createHash('sha256').update(bytes).digest('hex')
 
 function lacking(what: string, names: readonly string[]): FormatError {
   const [lacks, which] =
@@ -52,8 +50,7 @@ export async function importSite(store: Store, bytes: Uint8Array): Promise<strin
         if (!KEEPERS[kind].has(store, hash)) lost.push(name)
         continue
       }
-      if (hashOf(content) !== hash)
-        throw new FormatError(`The ${what} "${name}" in the file is not the one that the site was saved with.`)
+      checkHash(content, hash, what, name)
       const stored = await KEEPERS[kind].keep(store, content, name)
       // What was cleaned has another hash, and a hash is the name of nothing else.
       if (stored.hash !== hash) document = document.replaceAll(hash, stored.hash)

@@ -6,8 +6,8 @@ import type { Colour } from '#core/values/colour'
 import { type DrawingFile, drawingOf, shapesIn } from './drawing'
 import type { Matrix } from './svg-matrix'
 
-/** Most signs of a path in a file, and of one that is kept. */
-const LONGEST = { read: 20_000, kept: 20_000 }
+/** Most signs of a path, in a file and as it is kept: worked out, it may be longer. */
+const LONGEST = 20_000
 /** Longest side of the field that a drawing is kept on. */
 const FIELD = 2000
 
@@ -64,12 +64,12 @@ export function readShapeFile(file: DrawingFile): Pick<Shape, 'view' | 'parts'> 
   const parts = shapesIn(root, [scale, 0, 0, scale, -left * scale, -top * scale], outer, {
     name,
     most: MOST_PARTS,
-    longest: LONGEST.read,
+    longest: LONGEST,
     paint: paintOf,
     take: partOf,
   })
   if (parts.length === 0) throw new FormatError(`"${name}" holds no shapes.`)
-  const long = parts.find((one) => (one.path?.length ?? 0) > LONGEST.kept)
+  const long = parts.find((one) => (one.path?.length ?? 0) > LONGEST)
   if (long) throw new FormatError(`"${name}" has a path of ${long.path!.length.toLocaleString('en-GB')} signs; 20,000 are allowed.`)
   return { view: { width: Number((across * scale).toFixed(2)), height: Number((down * scale).toFixed(2)) }, parts }
 }
