@@ -99,7 +99,7 @@ module.exports = {
       name: 'data-through-routes',
       comment: 'screens get their data from loaders and actions; the guard and the maker of pages stand before all of them',
       severity: 'error',
-      from: { path: '^app/', pathNot: ['^app/(routes/|guard\\.ts|entry\\.server\\.tsx)', TESTS] },
+      from: { path: '^app/', pathNot: ['^app/(routes/|serve\\.ts|entry\\.server\\.tsx)', TESTS] },
       to: { path: '^server/' },
     },
     {

@@ -2,6 +2,6 @@ import type { Config } from '@react-router/dev/config'
 
 export default {
   ssr: true,
-  // What stands before every request is a middleware of the root route.
+  // Loaders and actions are given the context that `app/serve` makes, with who asks.
   future: { v8_middleware: true },
 } satisfies Config

@@ -13,11 +13,7 @@ import {
 import { Toaster } from 'sonner'
 import './app.css'
 import { useAwake } from './awake/awake'
-import { guard } from './guard'
 import { FirstScripts, useNonce } from './nonce'
-
-/** Before every loader and action. */
-export const middleware = [guard]
 
 export function Layout({ children }: { children: ReactNode }) {
   const nonce = useNonce()

@@ -30,7 +30,7 @@ await ready()
 const seeded = await run(process.execPath, ['--import', 'tsx', 'bin/seed.ts'])
 if (seeded !== 0) stop('The demo data could not be put in place. The lines above say why.', seeded)
 console.log(`\nYarrowfinch is at http://127.0.0.1:${port}\n`)
-process.exitCode = await run(process.execPath, [join(ROOT, 'node_modules/@react-router/serve/bin.js'), './build/server/index.js'], {
+process.exitCode = await run(process.execPath, [join(ROOT, 'bin', 'serve.mjs')], {
   NODE_ENV: 'production',
   HOST: '127.0.0.1',
   PORT: String(port),

@@ -35,18 +35,19 @@ export function finish(command: string, args: string[], env: NodeJS.ProcessEnv =
   })
 }
 
-/** Starts the built application on a free port, and waits until it answers. */
-export async function start(data: string): Promise<Application> {
+/** Starts the built application on a free port, and waits until it answers. @param env what it is told besides */
+export async function start(data: string, env: NodeJS.ProcessEnv = {}): Promise<Application> {
   const port = await freePort()
   const url = `http://127.0.0.1:${port}`
   // The built application itself, with a line to this process over which it is given other data.
-  const child = fork('e2e/server.mjs', ['./build/server/index.js'], {
+  const child = fork('e2e/server.mjs', {
     env: {
       ...process.env,
       NODE_ENV: 'production',
       HOST: '127.0.0.1',
       PORT: String(port),
       YARROWFINCH_DATA: data,
+      ...env,
     },
     // As it runs for everybody: what reads TypeScript here would load parts of the built application twice.
     execArgv: [],

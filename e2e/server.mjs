@@ -1,4 +1,4 @@
-// The built application, as `react-router-serve` runs it, for tests: the process that started it may give it another
+// The built application, for tests: the process that started it may give it another
 // folder of data while it runs, so that tests share one start and none of their data; or put its clock forward or back.
 let ahead = 0
 const Clock = globalThis.Date
@@ -21,4 +21,4 @@ process.on('message', ({ data, clock }) => {
 })
 // It ends with the process that started it.
 process.on('disconnect', () => process.exit())
-await import('../node_modules/@react-router/serve/bin.js')
+await import('../bin/serve.mjs')

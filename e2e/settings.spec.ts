@@ -209,7 +209,7 @@ test('the demo command starts where it is told to, with its own data', async ({ 
     let text = ''
     child.stdout.on('data', (chunk: Buffer) => {
       text += chunk.toString()
-      if (text.includes('[react-router-serve]')) done(text)
+      if (text.includes('Listening')) done(text)
     })
   })
   expect(await printed).toContain(`Yarrowfinch is at http://127.0.0.1:${port}`)

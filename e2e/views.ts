@@ -8,9 +8,10 @@ export async function inWindow(locator: Locator): Promise<Box> {
   return { left: x, top: y, width, height }
 }
 
-/** A block in the view of a width, and where it is on the screen. */
+/** A block in the view of a width, and where it is on the screen, once the view has it. */
 export async function onScreen(page: Page, width: number, selector: string, nth = 0): Promise<Box> {
   const view = page.locator(`[data-view="${width}"]`)
+  await view.frameLocator('iframe').locator(selector).nth(nth).waitFor({ state: 'attached' })
   const bounds = (await view.boundingBox())!
   const inner = await view.locator('iframe').evaluate(
     (frame, [wanted, index, px]) => {

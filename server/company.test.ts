@@ -8,9 +8,9 @@ afterEach(() => vi.useRealTimers())
 test('all who have a site open hear of its revisions and of each other, and nobody of another site', () => {
   const [a, b, other]: News[][] = [[], [], []]
   const ends = [
-    listen('s1', (news) => a!.push(news)),
-    listen('s1', (news) => b!.push(news)),
-    listen('s2', (news) => other!.push(news)),
+    listen('s1', (news) => a!.push(news), 'x'),
+    listen('s1', (news) => b!.push(news), 'x'),
+    listen('s2', (news) => other!.push(news), 'x'),
   ]
   announceRevision('s1', 7)
   workAt('s1', 'tab-a', { page: 'p', block: null }, 1000)
@@ -42,7 +42,7 @@ test('all who have a site open hear of its revisions and of each other, and nobo
 
 test('two hundred who come or leave at once are told of once', () => {
   const heard: News[] = []
-  const end = listen('many', (news) => heard.push(news))!
+  const end = listen('many', (news) => heard.push(news), 'x')!
   const tabs = Array.from({ length: 200 }, (_, n) => `tab-${n}`)
   for (const tab of tabs) workAt('many', tab, { page: 'p', block: null }, 1000)
   vi.runAllTimers()
@@ -56,18 +56,29 @@ test('two hundred who come or leave at once are told of once', () => {
 
 test('one whose connection is gone keeps nobody else from hearing', () => {
   const heard: News[] = []
-  listen('s3', () => {
-    throw new Error('closed')
-  })
-  listen('s3', (news) => heard.push(news))
+  listen(
+    's3',
+    () => {
+      throw new Error('closed')
+    },
+    'x',
+  )
+  listen('s3', (news) => heard.push(news), 'x')
   announceRevision('s3', 1)
   announceRevision('s3', 2)
   expect(heard).toHaveLength(2)
 })
 
-test('no more than two hundred hear the news of one site', () => {
-  const ends = Array.from({ length: 200 }, () => listen('full', () => undefined)!)
-  expect(listen('full', () => undefined)).toBeUndefined()
+test('no more than two hundred hear the news of one site, and 32 from one address', () => {
+  const from = (n: number) => `10.0.0.${n % 8}`
+  const ends = Array.from({ length: 200 }, (_, n) => listen('full', () => undefined, from(n))!)
+  expect(ends.every(Boolean)).toBe(true)
+  expect(listen('full', () => undefined, '10.0.0.9')).toBeUndefined()
   ends.pop()!()
-  expect(listen('full', () => undefined)).toBeDefined()
+  expect(listen('full', () => undefined, '10.0.0.9')).toBeDefined()
+
+  for (let n = 0; n < 32; n++) expect(listen('one', () => undefined, '10.0.0.1')).toBeDefined()
+  expect(listen('one', () => undefined, '10.0.0.1')).toBeUndefined()
+  expect(listen('one', () => undefined, '10.0.0.2')).toBeDefined()
+  expect(listen('another', () => undefined, '10.0.0.1')).toBeDefined()
 })

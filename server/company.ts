@@ -1,7 +1,9 @@
 import type { News, Present, WorkingAt } from '#core/values/company'
 
 type Listener = (news: News) => void
-type Room = { listeners: Map<Listener, () => void>; present: Map<string, WorkingAt & { at: number }> }
+/** Who listens: the address that he listens from, and what ends it. */
+type Heard = { from: string; end: () => void }
+type Room = { listeners: Map<Listener, Heard>; present: Map<string, WorkingAt & { at: number }> }
 
 const rooms = new Map<string, Room>()
 
@@ -9,6 +11,8 @@ const rooms = new Map<string, Room>()
 export const PRESENT_FOR = 45_000
 /** Most listeners and most who are present, of one site. */
 const MOST = 200
+/** Most listeners of one site from one address: a browser has one for all its tabs, or one for each where it has no locks. */
+const MOST_FROM = 32
 
 function roomOf(site: string): Room {
   let room = rooms.get(site)
@@ -71,7 +75,7 @@ function endWithServer(): void {
   if (stopping) return
   stopping = true
   const endAll = () => {
-    for (const { listeners } of rooms.values()) for (const end of listeners.values()) end()
+    for (const { listeners } of rooms.values()) for (const { end } of listeners.values()) end()
     stopping = false
   }
   process.once('SIGTERM', endAll)
@@ -80,16 +84,23 @@ function endWithServer(): void {
 
 /**
  * Hears the news of a site from now on.
+ * @param from the address that listens, of which a site hears no more than 32
  * @param end is called when the server stops
  * @returns what ends it; `undefined` if too many hear it already
  */
-export function listen(site: string, listener: Listener, end: () => void = () => undefined): (() => void) | undefined {
+export function listen(
+  site: string,
+  listener: Listener,
+  from: string,
+  end: () => void = () => undefined,
+): (() => void) | undefined {
   endWithServer()
   const room = roomOf(site)
-  if (room.listeners.size >= MOST) return undefined
-  room.listeners.set(listener, end)
+  const { listeners } = room
+  if (listeners.size >= MOST || [...listeners.values()].filter((one) => one.from === from).length >= MOST_FROM) return undefined
+  listeners.set(listener, { from, end })
   return () => {
-    room.listeners.delete(listener)
-    if (room.listeners.size === 0) rooms.delete(site)
+    listeners.delete(listener)
+    if (listeners.size === 0 && rooms.get(site) === room) rooms.delete(site)
   }
 }

@@ -27,7 +27,6 @@ export function pageHeaders(nonce: string, developing = false): Record<string, s
   return {
     ...(developing ? {} : { 'Content-Security-Policy': policy }),
     'Cross-Origin-Opener-Policy': 'same-origin',
-    ...COMMON_HEADERS,
   }
 }
 

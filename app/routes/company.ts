@@ -5,6 +5,7 @@ import { readJson } from '#server/body'
 import { listen, whoIsPresent, workAt } from '#server/company'
 import { store } from '#server/database'
 import { getSite } from '#server/sites'
+import { visitor } from '../visitor'
 import type { Route } from './+types/company'
 import { answering } from './answers'
 
@@ -25,7 +26,7 @@ const placeSchema = z.strictObject({
 })
 
 /** News of a site as they come: its revisions, and who works where (server-sent events; HTML, 9.2). */
-export function loader({ request, params: { siteId } }: Route.LoaderArgs) {
+export function loader({ request, context, params: { siteId } }: Route.LoaderArgs) {
   return answering(() => {
     const { revision } = getSite(store(), siteId)
     const encoder = new TextEncoder()
@@ -43,11 +44,16 @@ export function loader({ request, params: { siteId } }: Route.LoaderArgs) {
       start(controller) {
         const send = (text: string) => controller.enqueue(encoder.encode(text))
         const tell = (news: News) => send(textOf(news))
-        end = listen(siteId, tell, () => {
+        const stop = () => {
           leave()
           controller.close()
-        })
-        if (!end) return controller.close()
+        }
+        end = listen(siteId, tell, context.get(visitor), stop)
+        if (!end) {
+          // A browser that was refused asks again, not at once.
+          send(`retry: ${BEAT}\n\n`)
+          return controller.close()
+        }
         beat = setInterval(() => send(':\n\n'), BEAT)
         beat.unref()
         // Whoever comes, or comes back, is told how things stand.

@@ -2,18 +2,17 @@ import { store } from '#server/database'
 import { readBody } from '#server/body'
 import { MAX_ENTRY, receiveEntry } from '#server/inbox'
 import { PLAYED_POLICY } from '#server/policy'
+import { visitor } from '../visitor'
 import type { Route } from './+types/visit-form'
 import { sentenceOf } from './answers'
 
 const escaped = (text: string) => text.replace(/[&<>"]/g, (sign) => `&#${sign.charCodeAt(0)};`)
 
 /** What a form of a visited page sends: it is kept in the local inbox, and the page that confirms it follows. */
-export async function action({ request, params }: Route.ActionArgs) {
+export async function action({ request, params, context }: Route.ActionArgs) {
   try {
     const sent = new URLSearchParams(new TextDecoder().decode(await readBody(request, MAX_ENTRY, 'What was filled in')))
-    // Visitors of one machine are one; behind a proxy they are told apart by what it says of them.
-    const visitor = (request.headers.get('X-Forwarded-For') ?? '').slice(0, 200)
-    const next = receiveEntry(store(), params.siteId, params.formId, sent, visitor)
+    const next = receiveEntry(store(), params.siteId, params.formId, sent, context.get(visitor))
     return new Response(null, { status: 303, headers: { Location: next } })
   } catch (error) {
     const { status, sentence } = sentenceOf(error)
