@@ -12,17 +12,17 @@ export class BackupError extends Error {
   override name = 'BackupError'
 }
 
-/** Checks that a database is whole. @throws BackupError */
-export function checkIntegrity(file: string): void {
+/** Checks that a database is whole. @param name what it is called where it is not. @throws BackupError */
+export function checkIntegrity(file: string, name = file): void {
   let found: unknown
   try {
     const db = new Database(file, { readonly: true, fileMustExist: true })
     found = db.pragma('integrity_check', { simple: true })
     db.close()
   } catch (error) {
-    throw new BackupError(`“${file}” cannot be read: ${(error as Error).message}`)
+    throw new BackupError(`“${name}” cannot be read: ${(error as Error).message}`)
   }
-  if (found !== 'ok') throw new BackupError(`“${file}” is damaged: ${String(found)}`)
+  if (found !== 'ok') throw new BackupError(`“${name}” is damaged: ${String(found)}`)
 }
 
 /** The files of a folder of data that stand beside the database, as `pictures/…`; what is made of others is not among them. */
@@ -111,6 +111,10 @@ export async function backUp(database: string, folder: string): Promise<number> 
   } finally {
     db.close()
   }
+  // A database with a log beside it could not be read from a disk that may not be written to.
+  const copy = new Database(`${target}.part`)
+  copy.pragma('journal_mode = DELETE')
+  copy.close()
   checkIntegrity(`${target}.part`)
   await syncFile(`${target}.part`)
   // Files come after the database: one that it names was there before it, and files are never changed.
@@ -158,15 +162,24 @@ export async function restore(folder: string, database: string): Promise<number>
   const source = join(folder, basename(database))
   if (!existsSync(source)) throw new BackupError(`There is no backup in “${folder}”.`)
   checkApart(folder, database)
-  checkIntegrity(source)
+  if (await isServed(database)) throw new BackupError('A server has this database open. Stop it, and restore then.')
   const files = await filesBeside(folder)
   await checkHashes(folder, files)
-  if (await isServed(database)) throw new BackupError('A server has this database open. Stop it, and restore then.')
   const data = dirname(database)
   await makeFolder(data)
+  const draft = `${database}.part`
+  await copyFile(source, draft)
+  try {
+    // The copy is looked at: nothing is written to the backup, not even what reading a database may leave beside it.
+    checkIntegrity(draft, source)
+  } catch (error) {
+    await rm(draft, { force: true })
+    throw error
+  } finally {
+    for (const rest of ['-wal', '-shm']) await rm(`${draft}${rest}`, { force: true })
+  }
+  await syncFile(draft)
   const copied = await copyNew(folder, data, files)
-  await copyFile(source, `${database}.part`)
-  await syncFile(`${database}.part`)
   if (existsSync(database)) {
     // What is only in the log of the old database is brought into it, so that the one file that is kept has all.
     const old = new Database(database)
@@ -175,7 +188,7 @@ export async function restore(folder: string, database: string): Promise<number>
     await rename(database, nameBefore(database))
   }
   for (const rest of ['-wal', '-shm']) await rm(`${database}${rest}`, { force: true })
-  await rename(`${database}.part`, database)
+  await rename(draft, database)
   await syncFolder(data)
   return copied
 }

@@ -1,65 +1,24 @@
-import { strToU8, zipSync } from 'fflate'
-import { readFileSync } from 'node:fs'
-import { join } from 'node:path'
-import sharp from 'sharp'
+import { zipSync } from 'fflate'
+import { ACCEPTED, type FileKind } from '#core/formats/accepted'
 import type { Chooser } from '#core/edits/edit'
 import { EDIT_KINDS, sampleEdit } from '#core/edits/index'
-import { pictureFile } from '#core/formats/holdings'
 import type { Site } from '#core/site/schema'
 import { walkPage } from '#core/site/tree'
-import { mutateBytes, mutateJson, mutateText } from './mutate'
+import routes from '../app/routes'
+import { hostileFile, SVG, type ValidFiles, validFiles } from './files'
+import { mutateJson, mutateText } from './mutate'
 
 /** A request that is made of a server. */
 export type Hostile = { door: string; path: string; init: RequestInit }
 
 /** Valid examples, which are made hostile. */
-export type Examples = {
-  id: string
-  site: Site
-  siteZip: Uint8Array
-  pictures: Uint8Array[]
-  svg: string
-  font: Uint8Array
-  docx: Uint8Array
-  markdown: string
-}
-
-const paragraphs = (count: number) =>
-  `<?xml version="1.0"?><w:document xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main"><w:body>${'<w:p><w:r><w:t>Bring a coat.</w:t></w:r></w:p>'.repeat(count)}</w:body></w:document>`
-
-/** A Word document of so many paragraphs. */
-export const docxOf = (count: number): Uint8Array =>
-  zipSync({
-    '[Content_Types].xml': strToU8(
-      '<?xml version="1.0"?><Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Default Extension="xml" ContentType="application/xml"/><Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Override PartName="/word/document.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.document.main+xml"/></Types>',
-    ),
-    '_rels/.rels': strToU8(
-      '<?xml version="1.0"?><Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="r1" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/officeDocument" Target="word/document.xml"/></Relationships>',
-    ),
-    'word/document.xml': strToU8(paragraphs(count)),
-  })
+export type Examples = { id: string; site: Site; files: ValidFiles }
 
 /** Gathers the examples from a running server and from the files that ship with the application. */
 export async function examplesOf(url: string, id: string): Promise<Examples> {
   const get = async (path: string) => new Uint8Array(await (await fetch(`${url}/sites/${id}/${path}`)).arrayBuffer())
   const site = JSON.parse(new TextDecoder().decode(await get('as/site-json'))) as Site
-  const photo = new Uint8Array(readFileSync(join('demo', 'pictures', pictureFile(site.pictures[0]!))))
-  const small = sharp(photo).resize(64)
-  return {
-    id,
-    site,
-    siteZip: await get('as/site-zip'),
-    pictures: [
-      new Uint8Array(await small.clone().jpeg().toBuffer()),
-      new Uint8Array(await small.clone().png().toBuffer()),
-      new Uint8Array(await small.clone().webp().toBuffer()),
-    ],
-    svg: '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 40 20"><g fill="#345"><path d="M0 0h40v20z"/><text x="2" y="9">Yes</text></g></svg>',
-    font: new Uint8Array(readFileSync('node_modules/@fontsource-variable/karla/files/karla-latin-wght-normal.woff2')),
-    docx: docxOf(3),
-    markdown:
-      '# Landing page\n\n## Opening\n\n# Look up\n\nBring a *coat* and [a friend](https://a.example).\n\n| Plan | Price |\n| --- | --- |\n| Night | 12 |\n',
-  }
+  return { id, site, files: await validFiles(site, await get('as/site-zip')) }
 }
 
 const file = (field: string, name: string, bytes: BlobPart, more: Record<string, string> = {}): RequestInit => {
@@ -74,28 +33,71 @@ const json = (value: unknown): RequestInit => ({
   body: JSON.stringify(value),
 })
 
-const FOLDERS = [
-  '',
-  'sites',
-  'visit',
-  'pictures',
-  'fonts',
-  'library',
-  'icons',
-  'as',
-  'edits',
-  'pages',
-  'company',
-  'raw',
-  '%2e%2e',
-  '..;',
-  '__proto__',
-  '%00',
-  '%ff',
-]
+/** Where files of each kind are sent, by the name of their field; what is read in the browser alone is not sent. */
+const SENT: Record<FileKind, ((id: string) => { path: string; field: string; more?: Record<string, string> }) | null> = {
+  'site file': () => ({ path: '/?index', field: 'file', more: { intent: 'import' } }),
+  picture: (id) => ({ path: `/sites/${id}/pictures`, field: 'picture' }),
+  film: (id) => ({ path: `/sites/${id}/pictures`, field: 'picture' }),
+  captions: null,
+  drawing: () => ({ path: '/shapes/own', field: 'shape' }),
+  icon: () => ({ path: '/icons/own', field: 'icon' }),
+  'linked file': (id) => ({ path: `/sites/${id}/files`, field: 'file' }),
+  font: (id) => ({ path: `/sites/${id}/fonts`, field: 'font' }),
+  copy: () => ({ path: '/sites/x/copy-file', field: 'file' }),
+  guide: null,
+  'board picture': (id) => ({ path: `/sites/${id}/pictures`, field: 'picture' }),
+}
+
+type Door = (given: Examples, choose: Chooser) => Omit<Hostile, 'door'>
+
+/** A door for each type of file that is sent. */
+const FILE_DOORS = Object.fromEntries(
+  Object.entries(SENT).flatMap(([kind, sent]) =>
+    sent === null
+      ? []
+      : ACCEPTED[kind as FileKind].map((type): [string, Door] => [
+          `${kind} ${type}`,
+          ({ id, files }, choose) => {
+            const { path, field, more } = sent(id)
+            const { name, bytes } = hostileFile((files[kind as FileKind] as Record<string, Uint8Array>)[type]!, type, choose)
+            return { path, init: file(field, name, bytes, more) }
+          },
+        ]),
+  ),
+)
+
+/** The addresses that the application has, with the names of what stands in them. */
+const ADDRESSES = routes.map(({ path = '' }) => path)
+/** What stands in an address in the place of an id, or as a part of its own. */
+const PARTS = ['', 'gone', '__proto__', '%00', '%ff', '..;', '%2e%2e', 'a'.repeat(3000)]
+/** What is asked for in addresses, by the names that are read of them. */
+const QUERIES = {
+  since: ['-1', '1e9', 'NaN'],
+  w: ['99999', '-1', '320'],
+  turn: ['90', '1e9'],
+  opacity: ['50', '-5', 'x'],
+  width: ['1e9', '375', '0'],
+  density: ['9', '2'],
+  direction: ['__proto__', 'gone'],
+  part: ['body', 'NaN'],
+  words: ['(', 'a'.repeat(3000), '%'],
+  style: ['__proto__', 'minified'],
+  engine: ['__proto__', 'script'],
+  watched: [''],
+  accessed: [''],
+  scriptless: [''],
+  inside: [''],
+  tab: ['__proto__', '\u0000'],
+  q: ['\uffff', 'sun', '('],
+}
+export const QUERY_NAMES = Object.keys(QUERIES)
+
+/** A zip of little that unpacks to more than a document may weigh; made once. */
+let bomb: Uint8Array | undefined
 
 /** Ways in, and how each is made hostile. */
-const DOORS: Record<string, (given: Examples, choose: Chooser) => Omit<Hostile, 'door'>> = {
+const DOORS: Record<string, Door> = {
+  ...FILE_DOORS,
   'site file': ({ site }, choose) => ({
     path: '/?index',
     init: file('file', 'a.site.json', JSON.stringify(mutateJson(site, choose, choose.one([0.0005, 0.003, 0.05]))), {
@@ -115,48 +117,27 @@ const DOORS: Record<string, (given: Examples, choose: Chooser) => Omit<Hostile, 
       { intent: 'import' },
     ),
   }),
-  zip: ({ siteZip }, choose) => ({
+  'zip that unpacks to too much': () => ({
     path: '/?index',
-    init: file(
-      'file',
-      'a.site.zip',
-      (choose.number(4) === 0
-        ? zipSync({ 'site.json': new Uint8Array(30 * 1024 * 1024) })
-        : mutateBytes(siteZip, choose)) as BlobPart,
-      { intent: 'import' },
-    ),
+    init: file('file', 'a.site.zip', (bomb ??= zipSync({ 'site.json': new Uint8Array(30 * 1024 * 1024) })) as BlobPart, {
+      intent: 'import',
+    }),
   }),
-  picture: ({ id, pictures }, choose) => ({
-    path: `/sites/${id}/pictures`,
-    init: file('picture', choose.one(['a.jpg', 'a.svg', '../../a', '']), mutateBytes(choose.one(pictures), choose) as BlobPart),
-  }),
-  svg: ({ id, svg }, choose) => ({
+  'drawing that is deep or wide': ({ id }, choose) => ({
     path: `/sites/${id}/pictures`,
     init: file(
       'picture',
       'a.svg',
-      choose.one([
-        mutateText(svg, choose),
-        `<svg viewBox="0 0 1e300 9">${'<g>'.repeat(20_000)}`,
-        `<svg viewBox="0 0 9 9">${'<g fill="red">'.repeat(300)}`,
-      ]),
+      choose.one([`<svg viewBox="0 0 1e300 9">${'<g>'.repeat(20_000)}`, `<svg viewBox="0 0 9 9">${'<g fill="red">'.repeat(300)}`]),
     ),
   }),
-  'linked file': ({ id, docx }, choose) => ({
-    path: `/sites/${id}/files`,
-    init: file(
-      'file',
-      choose.one(['a.pdf', 'a.zip', 'con.pdf', '../a.csv', 'a.html', '.ics', 'a.txt']),
-      choose.one([mutateText('%PDF-1.7 tides', choose), mutateBytes(docx, choose) as BlobPart, 'BEGIN:VCALENDAR', '']),
-    ),
-  }),
-  drawing: ({ svg }, choose) => {
+  'drawing of much': (_, choose) => {
     const [path, field] = choose.one([
       ['/shapes/own', 'shape'],
       ['/icons/own', 'icon'],
     ] as const)
     const text = choose.one([
-      mutateText(svg, choose),
+      mutateText(SVG, choose),
       `<svg viewBox="0 0 9 9"><g transform="${choose.one(['a', '(', 'scale(9)', ',', '1e308 '].map((one) => one.repeat(choose.number(60_000))))}"><path d="M0 0h9"/></g></svg>`,
       `<svg viewBox="0 0 9 9"><path d="M0 0${choose.one(['L1 1', 'h9', 'a', '1e9 ', 'A1 1 0 0 1 2 2']).repeat(choose.number(300_000))}"/></svg>`,
       `<svg viewBox="0 0 9 9">${choose.one(['<path d="M0 0"/>', '<g>', '<rect width="1e308" height="9"/>']).repeat(choose.number(30_000))}</svg>`,
@@ -184,15 +165,6 @@ const DOORS: Record<string, (given: Examples, choose: Chooser) => Omit<Hostile, 
     form.set(choose.one(['entry', 'entry', 'other']), choose.one(['gone', '__proto__', 'x'.repeat(4000)]))
     return { path: `/sites/${id}/pages/${site.pages[0]!.id}/inbox`, init: { method: 'POST', body: form } }
   },
-  font: ({ id, font }, choose) => ({
-    path: `/sites/${id}/fonts`,
-    init: file('font', 'a.woff2', mutateBytes(font, choose) as BlobPart),
-  }),
-  docx: ({ docx }, choose) => ({ path: '/sites/x/copy-file', init: file('file', 'a.docx', mutateBytes(docx, choose) as BlobPart) }),
-  markdown: ({ markdown }, choose) => ({
-    path: '/sites/x/copy-file',
-    init: file('file', choose.one(['a.md', 'a.docx', 'a.txt']), mutateText(markdown, choose)),
-  }),
   edits: ({ id, site }, choose) => ({
     path: `/sites/${id}/edits`,
     init: json({
@@ -262,22 +234,18 @@ const DOORS: Record<string, (given: Examples, choose: Chooser) => Omit<Hostile, 
     return { path: '/?index', init: { method: 'POST', body: form } }
   },
   address: ({ id, site }, choose) => {
-    const parts = Array.from({ length: 1 + choose.number(6) }, () =>
-      choose.one([...FOLDERS, id, site.pages[0]!.id, 'index.html', 'a'.repeat(3000)]),
+    const real = { siteId: id, pageId: site.pages[0]!.id, hash: site.pictures[0]?.hash ?? '', format: 'css', '*': 'index.html' }
+    const pattern = choose.one(ADDRESSES)
+    const path = pattern.replaceAll(/:(\w+)|\*/g, (whole, name?: string) =>
+      choose.number(3) === 0 ? choose.one(PARTS) : ((real as Record<string, string>)[name ?? whole] ?? choose.one(PARTS)),
     )
-    const query = choose.one([
-      '',
-      '?w=99999',
-      '?since=-1',
-      '?since=1e9',
-      '?width=1e9&density=9',
-      '?direction=__proto__',
-      '?part=NaN',
-      '?q=%ff',
-      '?style=__proto__',
-    ])
+    const query = new URLSearchParams()
+    for (let n = choose.number(4); n > 0; n--) {
+      const name = choose.one(QUERY_NAMES) as keyof typeof QUERIES
+      query.set(name, choose.one([...QUERIES[name], '', 'x'.repeat(2000)]))
+    }
     return {
-      path: `/${parts.join('/')}${query}`,
+      path: `/${path}?${query}`,
       init: { method: choose.one(['GET', 'GET', 'GET', 'HEAD', 'DELETE', 'PUT', 'OPTIONS']) },
     }
   },

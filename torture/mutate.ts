@@ -53,7 +53,8 @@ export function mutateJson(value: unknown, choose: Chooser, share = 0.04): unkno
 
 /** A copy of some bytes, damaged in a few places: bits turned, stretches cut, doubled, blanked, or filled with another's. */
 export function mutateBytes(bytes: Uint8Array, choose: Chooser): Uint8Array {
-  let made = bytes.slice()
+  // A `Buffer` that is sliced shares its bytes.
+  let made: Uint8Array = new Uint8Array(bytes)
   const times = 1 + choose.number(8)
   for (let i = 0; i < times && made.length > 0; i++) {
     const at = choose.number(made.length)

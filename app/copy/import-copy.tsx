@@ -2,6 +2,7 @@ import { type ReactNode, useMemo, useState } from 'react'
 import { toast } from 'sonner'
 import { deckLinks } from '#core/deck/links'
 import { asDeckText, documentHeadings } from '#core/outlines/levels'
+import { acceptOf } from '#core/formats/accepted'
 import { sameName } from '#core/deck/names'
 import { MAX_DECK, parseDeck } from '#core/deck/parse'
 import { pageFor } from '#core/reconcile/match'
@@ -59,7 +60,7 @@ export function ImportCopy({ language, onClose }: { language: string; onClose: (
       </p>
       <label className="flex items-center gap-3">
         <span className="sr-only">Document of copy</span>
-        <input type="file" accept=".md,.markdown,.txt,.docx" onChange={(event) => void read(event.target.files?.[0])} />
+        <input type="file" accept={acceptOf(['copy'])} onChange={(event) => void read(event.target.files?.[0])} />
       </label>
       <textarea
         aria-label="Text to import"

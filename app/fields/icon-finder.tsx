@@ -46,7 +46,7 @@ function OwnIcon({ onChoose }: { onChoose: (icon: Icon) => void }) {
       >
         <Upload size={14} strokeWidth={1.5} />
       </button>
-      <FileInput ref={input} label="Take an SVG file as an icon" accept="image/svg+xml" onTake={([file]) => void take(file)} />
+      <FileInput ref={input} label="Take an SVG file as an icon" takes={['icon']} onTake={([file]) => void take(file)} />
     </>
   )
 }

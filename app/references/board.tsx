@@ -8,6 +8,7 @@ import { useSessionStore, useSession } from '../session/context'
 import { uploadPicture } from '../session/upload-picture'
 import { edit, editAll, makeId } from '../session/store'
 import { Button } from '../ui/button'
+import { FileInput } from '../ui/file-input'
 import { dropCards, GAP, newCard, pictureCard, putCards, withGroups } from './board-edits'
 import { Card } from './card'
 
@@ -129,15 +130,12 @@ export function Board({ chosen, onChoose, picking, onPicked, onMade }: BoardProp
       <div className="flex h-9 shrink-0 items-center gap-2 border-b border-line-strong bg-ground px-3">
         <h1 className="text-[14px] font-semibold">References</h1>
         <span className="flex-1" />
-        <input
+        <FileInput
           ref={file}
-          type="file"
+          label="Pictures for the board"
+          takes={['board picture']}
           multiple
-          accept="image/*"
-          aria-label="Pictures for the board"
-          className="sr-only"
-          tabIndex={-1}
-          onChange={(event) => void addFiles([...(event.target.files ?? [])])}
+          onTake={(files) => void addFiles(files)}
         />
         <Button className="!h-[26px]" onClick={() => file.current!.click()}>
           <Image size={14} strokeWidth={1.5} /> Picture

@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from 'react'
 import { useFetcher, useNavigate } from 'react-router'
 import { toast } from 'sonner'
 import { Button } from '../ui/button'
+import { FileInput } from '../ui/file-input'
 import { Floret } from '../ui/florets'
 import { AskName } from './ask-name'
 import { Plate, type SiteSummary } from './plate'
@@ -82,18 +83,11 @@ export function Sites({ sites, unreadable }: { sites: SiteSummary[]; unreadable:
           )}
         </div>
       </main>
-      <input
+      <FileInput
         ref={file}
-        type="file"
-        aria-label="Site file"
-        accept=".json,.zip"
-        className="sr-only"
-        tabIndex={-1}
-        onChange={(event) => {
-          const chosen = event.target.files?.[0]
-          if (chosen) submit({ intent: 'import', file: chosen }, true)
-          event.target.value = ''
-        }}
+        label="Site file"
+        takes={['site file']}
+        onTake={([chosen]) => chosen && submit({ intent: 'import', file: chosen }, true)}
       />
       <AskName
         title="New site"

@@ -11,6 +11,7 @@ import { useSessionStore } from '../session/context'
 import { edit, makeId } from '../session/store'
 import { Button, IconButton } from '../ui/button'
 import { Choice } from '../ui/choice'
+import { FileInput } from '../ui/file-input'
 import { freeName } from './colour-part'
 import { Heading, Part } from './part'
 import { useGuide } from './use-guide'
@@ -121,19 +122,7 @@ function UploadFont() {
   }
   return (
     <>
-      <input
-        ref={input}
-        type="file"
-        accept=".woff2,.ttf,.otf"
-        aria-label="Font of your own"
-        className="sr-only"
-        tabIndex={-1}
-        onChange={(event) => {
-          const [file] = event.target.files ?? []
-          if (file) void upload(file)
-          event.target.value = ''
-        }}
-      />
+      <FileInput ref={input} label="Font of your own" takes={['font']} onTake={([file]) => file && void upload(file)} />
       <Button className="!h-[26px]" onClick={() => input.current!.click()}>
         <Upload size={14} strokeWidth={1.5} /> Font of your own
       </Button>

@@ -1,4 +1,4 @@
-import { Download, FileInput, Printer } from 'lucide-react'
+import { Download, FileInput as FileIcon, Printer } from 'lucide-react'
 import { useRef, useState } from 'react'
 import { toast } from 'sonner'
 import { readColourList } from '#core/formats/colour-list'
@@ -11,6 +11,7 @@ import { nameSchema } from '#core/values/name'
 import { download } from '../files/download'
 import { makePng } from '../files/mockup'
 import { Button, buttonClass } from '../ui/button'
+import { FileInput } from '../ui/file-input'
 import { useSessionStore } from '../session/context'
 import { freeName } from './colour-part'
 import { Heading, Part } from './part'
@@ -75,22 +76,15 @@ export function FilesPart({ number }: { number: number }) {
         >
           <Download size={14} strokeWidth={1.5} /> Custom properties
         </Button>
-        <input
+        <FileInput
           ref={input}
-          type="file"
-          accept=".json,.css"
+          label="File of tokens or custom properties"
+          takes={['guide']}
           multiple
-          aria-label="File of tokens or custom properties"
-          className="sr-only"
-          tabIndex={-1}
-          onChange={(event) => {
-            const files = [...(event.target.files ?? [])]
-            if (files.length > 0) void take(files)
-            event.target.value = ''
-          }}
+          onTake={(files) => files.length > 0 && void take(files)}
         />
         <Button className="!h-[26px]" onClick={() => input.current!.click()}>
-          <FileInput size={14} strokeWidth={1.5} /> Read tokens or CSS
+          <FileIcon size={14} strokeWidth={1.5} /> Read tokens or CSS
         </Button>
         <a href={sheet} target="_blank" rel="noreferrer" className={`${buttonClass()} !h-[26px]`}>
           <Printer size={14} strokeWidth={1.5} /> Page for the client

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { docxOf } from '../../torture/doors'
+import { docxOf } from '../../torture/files'
 import { inThread } from './pool'
 
 test('a job gives what it makes, and its sentence where it refuses', async () => {

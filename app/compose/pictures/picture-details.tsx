@@ -121,12 +121,7 @@ function Replace({ picture, count }: { picture: Picture; count: number }) {
   return (
     <>
       <Button onClick={() => input.current?.click()}>Replace everywhere</Button>
-      <FileInput
-        ref={input}
-        label="Replace the picture everywhere"
-        accept="image/jpeg,image/png,image/webp,image/avif,image/svg+xml"
-        onTake={([file]) => void take(file)}
-      />
+      <FileInput ref={input} label="Replace the picture everywhere" takes={['picture']} onTake={([file]) => void take(file)} />
     </>
   )
 }

@@ -102,13 +102,7 @@ export function PicturesDialog({ onClose }: { onClose: () => void }) {
         <Button onClick={() => input.current?.click()}>
           <Upload size={14} strokeWidth={1.5} /> Upload
         </Button>
-        <FileInput
-          ref={input}
-          label="Upload pictures"
-          accept="image/jpeg,image/png,image/webp,image/avif,image/svg+xml,video/mp4,video/webm"
-          multiple
-          onTake={(files) => void take(files)}
-        />
+        <FileInput ref={input} label="Upload pictures" takes={['picture', 'film']} multiple onTake={(files) => void take(files)} />
       </div>
       {uploads && <UploadsShown uploads={uploads} onStop={() => stop.current?.abort()} onClose={() => setUploads(undefined)} />}
       <div className="mt-3 grid min-h-0 flex-1 grid-cols-[1fr_340px] border border-line">

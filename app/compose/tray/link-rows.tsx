@@ -2,7 +2,7 @@ import { useRef, useState } from 'react'
 import type { Block, BlockOf } from '#core/blocks/index'
 import { isOpened, showsOne } from '#core/blocks/panel'
 import { findBlock, walkPage } from '#core/site/tree'
-import { FILE_ENDINGS, type LinkedFile } from '#core/site/linked-file'
+import type { LinkedFile } from '#core/site/linked-file'
 import { hrefSchema } from '#core/values/href'
 import { weightInWords } from '#core/values/weight'
 import { sendFile } from '../../session/send-file'
@@ -152,7 +152,7 @@ export function LinkRows({ block }: { block: BlockOf<'button' | 'link' | 'pictur
       <FileInput
         ref={input}
         label="Upload a file that it leads to"
-        accept={FILE_ENDINGS.map((one) => `.${one}`).join(',')}
+        takes={['linked file']}
         onTake={([file]) => void upload(file)}
       />
       {problem !== '' && <Finding well={false}>{problem}</Finding>}

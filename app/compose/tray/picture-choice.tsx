@@ -126,12 +126,7 @@ function Upload({ block }: { block: BlockOf<'picture'> }) {
         <ImageUp size={14} strokeWidth={1.5} />
         {block.picture === undefined && 'Upload'}
       </button>
-      <FileInput
-        ref={input}
-        label="Upload a picture"
-        accept="image/jpeg,image/png,image/webp,image/avif,image/svg+xml"
-        onTake={([file]) => void take(file)}
-      />
+      <FileInput ref={input} label="Upload a picture" takes={['picture']} onTake={([file]) => void take(file)} />
     </>
   )
 }

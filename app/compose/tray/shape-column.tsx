@@ -81,7 +81,7 @@ export function ShapeColumn({ block }: { block: BlockOf<'shape'> }) {
         <Button className="!h-[26px]" onClick={() => input.current?.click()}>
           SVG
         </Button>
-        <FileInput ref={input} label="Take an SVG file as a drawing" accept="image/svg+xml" onTake={([file]) => void take(file)} />
+        <FileInput ref={input} label="Take an SVG file as a drawing" takes={['drawing']} onTake={([file]) => void take(file)} />
       </Row>
       {parts.map((part, at) => (
         <div key={at} className="my-1 rounded-2 border border-line-strong bg-field px-1.5 py-0.5">

@@ -113,7 +113,7 @@ export function VideoColumn({ block }: { block: BlockOf<'video'> }) {
         <Button className="!h-[26px]" onClick={() => files.current?.click()}>
           Upload
         </Button>
-        <FileInput ref={files} label="Upload a video" accept="video/mp4,video/webm" onTake={([file]) => void take(file)} />
+        <FileInput ref={files} label="Upload a video" takes={['film']} onTake={([file]) => void take(file)} />
       </div>
       <Row label="Runs">
         <Segments
@@ -141,7 +141,7 @@ export function VideoColumn({ block }: { block: BlockOf<'video'> }) {
           <Button className="!h-[26px] flex-1" onClick={() => (told ? set('captions', null) : captions.current?.click())}>
             {told ? 'Take them out' : 'From a WebVTT file'}
           </Button>
-          <FileInput ref={captions} label="Captions file" accept=".vtt,text/vtt" onTake={([file]) => void takeCaptions(file)} />
+          <FileInput ref={captions} label="Captions file" takes={['captions']} onTake={([file]) => void takeCaptions(file)} />
         </Row>
       )}
       <LabelRow block={block} name="Name of the video" placeholder="The dome opens" />
