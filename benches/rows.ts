@@ -142,6 +142,14 @@ export const ROWS = {
     against: 'the edit and the whole document written with better-sqlite3, one commit each',
     wanted: null,
   },
+  'load-pages': {
+    bench: 'load',
+    what: 'a page, read by one of 100 readers beside 30 designers who edit, p95',
+    against: '300 ms',
+    wanted: 1,
+  },
+  'load-screens': { bench: 'load', what: 'a screen, opened by one of these designers, p95', against: '300 ms', wanted: 1 },
+  'load-edits': { bench: 'load', what: 'an edit of one of these designers, saved, p95', against: '150 ms', wanted: 1 },
   'script-compose': {
     bench: 'screens',
     what: 'script that Compose first loads, compressed, beyond what all screens share',

@@ -126,8 +126,8 @@ export const FAULTS = [
   {
     what: 'pages of other origins may write here',
     file: 'server/guard.ts',
-    from: 'return urlOf(origin)?.host === host.toLowerCase()',
-    to: 'return urlOf(origin)?.host !== undefined || host === origin',
+    from: 'return urlOf(headers.origin)?.host === host.toLowerCase()',
+    to: 'return urlOf(headers.origin)?.host !== undefined || host === headers.origin',
     spec: 'policy.spec.ts',
     test: 'no other page can write here',
   },

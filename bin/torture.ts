@@ -13,12 +13,14 @@ const MOST = { wait: 250, memory: 200 }
 const minutes = option('minutes', 2)
 const seed = option('seed', (Date.now() % 1_000_000) + 1)
 console.log(`Seed ${seed}, ${minutes} minutes.`)
-const { inputs, kills, locked, clock, full } = await torture(seed, minutes * 30)
+const { inputs, kills, cuts, locked, clock, full } = await torture(seed, minutes * 20)
 const faults = [
   ...inputs.faults,
-  ...kills.faults,
-  ...kills.lost.map((one) => `lost: ${one}`),
-  ...kills.doubled.map((one) => `twice: ${one}`),
+  ...[kills, ...(cuts ? [cuts] : [])].flatMap((one) => [
+    ...one.faults,
+    ...one.lost.map((what) => `lost: ${what}`),
+    ...one.doubled.map((what) => `twice: ${what}`),
+  ]),
   ...locked,
   ...clock,
   ...(full ?? []),
@@ -31,9 +33,10 @@ console.log(
 console.log(
   `Another request waited ${Math.round(inputs.longestWait)} ms at most (wanted ${MOST.wait}), for ${inputs.waitedFor}; ${Math.round(inputs.moreMemory)} MB more memory at the end (wanted ${MOST.memory}).`,
 )
-console.log(
-  `Kills: ${kills.kills}; acknowledged: ${kills.acknowledged}; lost: ${kills.lost.length}; twice: ${kills.doubled.length}.`,
-)
+const said = (name: string, { kills: times, acknowledged, lost, doubled }: typeof kills) =>
+  `${name}: ${times}; acknowledged: ${acknowledged}; lost: ${lost.length}; twice: ${doubled.length}.`
+console.log(said('Kills', kills))
+console.log(cuts ? said('Losses of power', cuts) : 'Losses of power: not tried, since this machine has no C compiler.')
 console.log(
   full === null ? 'A full disk: not tried, since this machine lets no file system be made.' : `A full disk: ${full.length} faults.`,
 )

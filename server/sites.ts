@@ -1,4 +1,4 @@
-import { and, desc, eq, gt, isNull, lt } from 'drizzle-orm'
+import { and, desc, eq, gt, isNull, lt, sql } from 'drizzle-orm'
 import { freeze } from 'immer'
 import { nanoid } from 'nanoid'
 import { applyEdit, type Edit } from '#core/edits/index'
@@ -98,13 +98,20 @@ export function listSites(store: Store): { sites: SiteRecord[]; unreadable: Unre
   return { sites: readable, unreadable }
 }
 
-/** @throws MissingError */
-export function headOf(store: Store, id: string): Head {
-  const head = store.db
+/** Every request asks for one of these, so its SQL is made once. */
+const prepareHead = (store: Store) =>
+  store.db
     .select(HEAD)
     .from(sites)
-    .where(and(eq(sites.id, id), isNull(sites.deletedAt)))
-    .get()
+    .where(and(eq(sites.id, sql.placeholder('id')), isNull(sites.deletedAt)))
+    .prepare()
+const heads = new WeakMap<Store, ReturnType<typeof prepareHead>>()
+
+/** @throws MissingError */
+export function headOf(store: Store, id: string): Head {
+  let prepared = heads.get(store)
+  if (!prepared) heads.set(store, (prepared = prepareHead(store)))
+  const head = prepared.get({ id })
   if (!head) throw new MissingError('This site does not exist, or it was deleted.')
   return head
 }

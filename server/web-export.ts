@@ -39,7 +39,10 @@ export function printed(
   const key = `${style} ${forms} ${JSON.stringify(choices)} ${engine ?? ''}`
   let files = made.get(key)
   if (!files) {
-    made.set(key, (files = inThread(site, 'print', { site, style, forms, choices, engine }, { ms: 60_000 })))
+    made.set(
+      key,
+      (files = inThread(site, 'print', { document: JSON.stringify(site), style, forms, choices, engine }, { ms: 60_000 })),
+    )
     files.catch(() => made.delete(key))
   }
   return files

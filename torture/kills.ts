@@ -5,6 +5,7 @@ import { checkSite } from '#core/formats/site-json'
 import { EDIT_KINDS, sampleEdit } from '#core/edits/index'
 import type { Site } from '#core/site/schema'
 import { type Application, start } from '../e2e/application'
+import type { Power } from './power'
 
 /** What a run of kills came to. */
 export type KillsResult = {
@@ -88,11 +89,16 @@ async function compare(url: string, id: string, kept: Kept, result: KillsResult)
  * Kills a server again and again, at any moment of a stream of edits, uploads, imports and exports by clients that
  * contradict each other, and looks each time for what it had acknowledged.
  * @param until when it ends, ms since the epoch; not before a kill, and something that was acknowledged
+ * @param power where the power goes with it: only what was brought to this disk is there at the next start
  */
-export async function tryKills(data: string, seed: number, until: number): Promise<KillsResult> {
+export async function tryKills(data: string, seed: number, until: number, power?: Power): Promise<KillsResult> {
   const result: KillsResult = { kills: 0, acknowledged: 0, lost: [], doubled: [], faults: [] }
   const kept: Kept = { edits: new Set(), pictures: new Set(), sites: new Set() }
-  let app: Application = await start(data)
+  const begin = () => {
+    power?.begin()
+    return start(data, power?.env)
+  }
+  let app: Application = await begin()
   const id = /\/visit\/([\w-]{10})\//.exec(await (await fetch(app.url)).text())![1]!
   const acknowledged = () => kept.edits.size + kept.pictures.size + kept.sites.size
   for (let round = 0; round === 0 || acknowledged() === 0 || Date.now() < until; round++) {
@@ -109,7 +115,8 @@ export async function tryKills(data: string, seed: number, until: number): Promi
     over = true
     await Promise.all(clients)
     result.kills++
-    app = await start(data)
+    power?.cut()
+    app = await begin()
     await compare(app.url, id, kept, result)
   }
   result.acknowledged = acknowledged()

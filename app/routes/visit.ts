@@ -16,7 +16,9 @@ export function loader({ request, params }: Route.LoaderArgs) {
   return answering(async () => {
     const { searchParams } = new URL(request.url)
     const engine = ENGINES.find((one) => one === searchParams.get('engine'))
-    const found = await visitFile(store(), params.siteId, params['*'] || 'index.html', engine)
+    // What a page asks for with itself, and not who opens an address or fetches it (Fetch Metadata, Sec-Fetch-Dest).
+    const part = !['document', 'iframe', 'empty', null].includes(request.headers.get('Sec-Fetch-Dest'))
+    const found = await visitFile(store(), params.siteId, params['*'] || 'index.html', engine, part)
     if (!found) throw new MissingError('There is no such page.')
     // What watches a page comes first in it, what looks at it once it is there.
     const added = searchParams.has('watched')

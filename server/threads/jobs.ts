@@ -7,15 +7,33 @@ import type { WebChoices } from '#core/picture/measured'
 import type { Layout } from '#core/render/rules'
 import type { Engine } from '#core/render/site'
 import type { Site } from '#core/site/schema'
+import { keepEqual } from '#core/values/keep-equal'
 import { hyphenated } from './hyphens'
 import { unknownWords } from './spelling'
 
 /** The files of an export as they come from another thread: functions do not travel. */
 export type Printed = Omit<WebFiles, 'characters'> & { characters: string }
 
-type Printing = { site: Site; style: Layout; forms: 'exported' | 'played'; choices: WebChoices; engine?: Engine | undefined }
+/** A site travels as text, which costs the one who sends it a fiftieth of what its values cost. */
+type Printing = { document: string; style: Layout; forms: 'exported' | 'played'; choices: WebChoices; engine?: Engine | undefined }
 
-function print({ site, style, forms, choices, engine }: Printing): Printed {
+/** Documents that this thread printed last, by their first page; the one that was printed longest ago is forgotten first. */
+const printedLast = new Map<string, Site>()
+const MOST_KNOWN = 6
+
+/** Reads a document, with all that is as it was when it was last printed being what it was: that is not worked out again. */
+function readAgain(document: string): Site {
+  const read = JSON.parse(document) as Site
+  const key = read.pages[0]?.id ?? ''
+  const site = keepEqual(printedLast.get(key), read)
+  printedLast.delete(key)
+  printedLast.set(key, site)
+  if (printedLast.size > MOST_KNOWN) printedLast.delete(printedLast.keys().next().value!)
+  return site
+}
+
+function print({ document, style, forms, choices, engine }: Printing): Printed {
+  const site = readAgain(document)
   // Forms of a played page reach the local inbox, wherever the export would send them.
   const files = webFiles(site, style, forms === 'played' ? (form) => `forms/${form.id}` : undefined, choices, engine)
   return { ...files, characters: files.characters() }
