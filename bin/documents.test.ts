@@ -42,3 +42,18 @@ test('every file and command that the page of proofs names is there', () => {
   const commands = [...text.matchAll(/`npm run ([\w:-]+)/g)].map(([, name]) => name!)
   expect(commands.filter((name) => !(name in scripts))).toEqual([])
 })
+
+test('every promise of security names its tests, and they are there', () => {
+  const text = read('docs/security.md')
+  const named = [...text.matchAll(/`((?:core|app|server|e2e|bin|torture)\/[\w./-]+)`/g)].map(([, file]) => file!)
+  expect(named.filter((file) => !existsSync(file) && !existsSync(`${file}.ts`))).toEqual([])
+  const from = (heading: string) => text.split(`## ${heading}\n`)[1]!.split('\n## ')[0]!
+  const promises = from('What is promised')
+    .split(/\n(?=\*\*|- )/)
+    .slice(1)
+  expect(promises.length).toBeGreaterThan(10)
+  const proved = /`[\w./-]+\.(test|spec)\.tsx?`/
+  // A promise that is a list has them at each of its points.
+  const unproved = [...promises, from('Backup')].filter((one) => !proved.test(one) && !one.trim().endsWith(':'))
+  expect(unproved).toEqual([])
+})

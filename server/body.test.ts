@@ -1,3 +1,4 @@
+import { readdirSync, readFileSync } from 'node:fs'
 import { expect, test } from 'vitest'
 import { MediaTypeError, readBody, readForm, readJson, TooLargeError } from './body'
 
@@ -40,4 +41,16 @@ test('a form is read as a form only', async () => {
   expect(read.get('a')).toBeInstanceOf(File)
   await expect(readForm(posted('a=b', 'text/plain'), KB, 'It')).rejects.toThrow(MediaTypeError)
   await expect(readForm(posted('--x', 'multipart/form-data; boundary=y'), KB, 'It')).rejects.toThrow(/cannot be read/)
+})
+
+test('bodies are read here alone', () => {
+  const sources = ['app/routes', 'server', 'server/formats'].flatMap((folder) =>
+    readdirSync(folder)
+      .filter((name) => /\.tsx?$/.test(name) && !/\.test\./.test(name) && name !== 'body.ts')
+      .map((name) => `${folder}/${name}`),
+  )
+  expect(sources.length).toBeGreaterThan(60)
+  expect(
+    sources.filter((file) => /\brequest\.(json|text|formData|arrayBuffer|blob|body)\b/.test(readFileSync(file, 'utf8'))),
+  ).toEqual([])
 })

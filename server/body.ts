@@ -61,9 +61,9 @@ export async function readForm(request: Request, most: number, what: string): Pr
 }
 
 /** Most that the body of a request in JSON may weigh, bytes. */
-const MAX_JSON = 8 * 1024 * 1024
+export const MAX_JSON = 8 * 1024 * 1024
 /** Deepest nesting of objects and lists in it. */
-const MAX_NESTING = 120
+export const MAX_NESTING = 120
 
 /** Reads a JSON body. @throws TooLargeError, MediaTypeError, or FormatError if it is not JSON */
 export async function readJson(request: Request): Promise<unknown> {

@@ -31,7 +31,8 @@ export const MAX_ENTRIES = 2000
 /** Entries on one page of the inbox. */
 export const PAGE_OF_ENTRIES = 50
 /** Entries that the forms of a site take of one visitor in a minute. */
-const isSeldom = rateLimit(30, 60_000)
+export const MOST_IN_A_MINUTE = 30
+const isSeldom = rateLimit(MOST_IN_A_MINUTE, 60_000)
 
 /** Most that one field may hold, characters. */
 const MAX_VALUE = 10_000

@@ -75,7 +75,9 @@ export async function readPicture(bytes: Uint8Array, name: string): Promise<Read
   }
   // AVIF pictures begin as MP4 does, so that it is a picture is tried first.
   if (looksLikeFilm(bytes) && !(await isPicture(bytes))) {
-    const film = await inThread(Symbol(name), 'read-film', { bytes, name }, { sentence: `"${name}" takes too long to read.` })
+    // What a film says of itself is read in a moment; a damaged one may have its reader look without end.
+    const most = { ms: 5000, sentence: `"${name}" takes too long to read: it is damaged.` }
+    const film = await inThread(Symbol(name), 'read-film', { bytes, name }, most)
     return { bytes, ...film }
   }
   let metadata: Metadata

@@ -1,8 +1,8 @@
 import { eq } from 'drizzle-orm'
-import { mkdtempSync, readFileSync } from 'node:fs'
+import { mkdirSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { afterEach, beforeEach, describe, expect, test } from 'vitest'
+import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
 import { demoSite } from '#core/edits/edits.fixture'
 import type { Edit } from '#core/edits/index'
 import { pictureFile } from '#core/formats/holdings'
@@ -10,7 +10,7 @@ import { writeSiteZip } from '#core/formats/site-zip'
 import { readSite, writeSite } from '#core/formats/site-json'
 import { section, worded } from '#core/site/made.fixture'
 import { findBlock, walkPage } from '#core/site/tree'
-import { databaseFile, openStore, type Store } from './database'
+import { databaseFile, openStore, store as openedStore, type Store } from './database'
 import { sites } from './schema'
 import { storeFont } from './fonts'
 import { removeFolder } from './remove-folder'
@@ -181,4 +181,18 @@ test('the data are where they are asked to be', () => {
   expect(databaseFile('/tmp/a/b.db')).toBe('/tmp/a/b.db')
   expect(databaseFile('/tmp/a')).toBe('/tmp/a/yarrowfinch.db')
   expect(databaseFile('')).toMatch(/data\/yarrowfinch\.db$/)
+})
+
+test('a database that is damaged is not written to', () => {
+  const file = join(folder, 'damaged', 'yarrowfinch.db')
+  mkdirSync(join(folder, 'damaged'))
+  const bytes = Buffer.concat([Buffer.from('SQLite format 3\0'), Buffer.alloc(8000, 7)])
+  writeFileSync(file, bytes)
+  vi.stubEnv('YARROWFINCH_DATA', file)
+  try {
+    expect(() => openedStore()).toThrow(/damaged|cannot be read/)
+  } finally {
+    vi.unstubAllEnvs()
+  }
+  expect(readFileSync(file).equals(bytes)).toBe(true)
 })

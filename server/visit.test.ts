@@ -9,7 +9,7 @@ import { openStore, type Store } from './database'
 import { mockupMarkup } from './mockup'
 import { removeFolder } from './remove-folder'
 import { importSite } from './site-files'
-import { saveEdits } from './sites'
+import { getSite, saveEdits } from './sites'
 import { visitFile } from './visit'
 
 let folder: string
@@ -87,6 +87,24 @@ describe('a page that is played', () => {
     expect(await visitFile(store, id, 'watch.js')).toMatchObject({ type: 'text/javascript; charset=utf-8' })
     expect(await played('index.html')).not.toContain('watch.js')
   })
+})
+
+test('a site that is edited without pause is printed once after the other: each gets what there was, or newer', async () => {
+  let { revision } = getSite(store, id)
+  const rename = (value: string) =>
+    ({ revision } = saveEdits(store, id, revision, [{ key: value, edit: { kind: 'site', field: 'name', value } }]))
+  const asked = Array.from({ length: 12 }, async (_, n) => {
+    rename(`Name ${n}`)
+    return Number(/Name (\d+)/.exec(await textOf('index.html'))![1])
+  })
+  const got = await Promise.all(asked)
+  for (const [n, name] of got.entries()) expect(name).toBeGreaterThanOrEqual(n)
+  expect(new Set(got).size).toBeLessThan(4)
+
+  rename('Name 99')
+  // What is on a page that was given out comes at once, from that print or a newer one.
+  expect(String((await visitFile(store, id, 'index.html', undefined, true))?.bytes)).toContain('Name 11')
+  expect(await textOf('index.html')).toContain('Name 99')
 })
 
 test('a mockup holds all that it shows, and needs nothing else', async () => {

@@ -52,6 +52,15 @@ async function ask(app: Application, path: string, init: RequestInit): Promise<R
   }
 }
 
+/** What an answer says; of news, which come without end, their beginning. */
+async function textOf(response: Response): Promise<string> {
+  if (!/event-stream/.test(response.headers.get('Content-Type') ?? '')) return response.text()
+  const reader = response.body!.getReader()
+  const { value } = await reader.read()
+  await reader.cancel()
+  return new TextDecoder().decode(value)
+}
+
 /** Ids of the sites that the home screen names. */
 const sitesOf = async (url: string): Promise<string[]> => [
   ...new Set([...(await (await fetch(url)).text()).matchAll(/\/visit\/([\w-]{10})\//g)].map(([, id]) => id!)),
@@ -67,7 +76,7 @@ export async function tryInputs(app: Application, seed: number, until: number): 
   // A server that has done each of its kinds of work once has what it always has.
   for (const [n, door] of DOOR_NAMES.entries()) {
     const { path, init } = hostileAt(door, examples, chooserOf(n))
-    await (await ask(app, path, init)).arrayBuffer()
+    await textOf(await ask(app, path, init))
   }
   const before = megabytesOf(app.process.pid!)
   let where = ''
@@ -82,7 +91,7 @@ export async function tryInputs(app: Application, seed: number, until: number): 
     if (door === 'edits') init.body = String(init.body).replace('"base":-1', `"base":${revision}`)
     try {
       const response = await ask(app, path, init)
-      const text = await response.text()
+      const text = await textOf(response)
       result.byStatus[response.status] = (result.byStatus[response.status] ?? 0) + 1
       if (response.status >= 500) result.faults.push(`${where}: ${response.status} ${text.slice(0, 120)}`)
       if (door === 'edits' && response.ok) revision = (JSON.parse(text) as { revision: number }).revision

@@ -8,7 +8,7 @@ const DOCUMENT = 'site.json'
 const ENTRY = new RegExp(String.raw`^(${HOLDING_KINDS.join('|')})/([0-9a-f]{64})\.[a-z0-9]+$`)
 
 /** Most that a site file may unpack to, bytes; each of its parts weighs what an upload may. */
-const MAX_UNPACKED = 512 * 1024 * 1024
+export const MAX_UNPACKED = 512 * 1024 * 1024
 
 const kindOf = (name: string) => ENTRY.exec(name)?.[1] as HoldingKind | undefined
 

@@ -10,7 +10,7 @@ import { FormatError } from '#core/formats/site-json'
 import { tooMuch } from '../too-much'
 
 /** Most that the parts of a Word document may unpack to together, bytes; its pictures are not unpacked. */
-const MAX_UNPACKED = 10 * 1024 * 1024
+export const MAX_UNPACKED = 10 * 1024 * 1024
 
 /** Most tags in a Word document: some three thousand pages have fewer. Each takes work and memory far beyond its bytes. */
 const MOST_TAGS = 1_000_000

@@ -8,8 +8,8 @@ import { fairQueue } from './fair-queue'
 import type { Given, JobName, Made } from './jobs'
 import type { Answer } from './worker'
 
-/** Most memory that a thread may take for its values, MB; one that wants more is ended, and only it. */
-const MEMORY = 512
+/** Most memory that a thread may take for its values and its stack, MB; one that wants more is ended, and only it. */
+export const LIMITS = { maxOldGenerationSizeMb: 512, stackSizeMb: 4 }
 /** How long a job may take, ms, when nothing else is said. */
 const PATIENCE = 20_000
 
@@ -25,9 +25,9 @@ const open = async (): Promise<Piscina> =>
   new Piscina({
     filename: pathToFileURL(await worker()).href,
     minThreads: 0,
-    maxThreads: 2 * AT_ONCE,
+    maxThreads: 3 * AT_ONCE,
     idleTimeout: 30_000,
-    resourceLimits: { maxOldGenerationSizeMb: MEMORY, stackSizeMb: 4 },
+    resourceLimits: LIMITS,
     recordTiming: false,
   })
 
@@ -48,9 +48,11 @@ const FOREIGN: ReadonlySet<JobName> = new Set([
   'docx',
   'read-font',
   'read-film',
-  'spell',
 ])
-const queues = { foreign: fairQueue(AT_ONCE), own: fairQueue(AT_ONCE) }
+/** Jobs that look words up, which takes seconds for many that no dictionary has. */
+const WORDS: ReadonlySet<JobName> = new Set(['spell', 'hyphens'])
+const queues = { foreign: fairQueue(AT_ONCE), words: fairQueue(AT_ONCE), own: fairQueue(AT_ONCE) }
+const queueOf = (job: JobName) => queues[FOREIGN.has(job) ? 'foreign' : WORDS.has(job) ? 'words' : 'own']
 
 /**
  * Does a job in another thread, so that nobody else waits for it.
@@ -65,7 +67,7 @@ export async function inThread<J extends JobName>(
   most: { ms?: number; sentence?: string } = {},
 ): Promise<Made<J>> {
   const { ms = PATIENCE, sentence = 'This takes more time or memory than there is for it.' } = most
-  const answer = await queues[FOREIGN.has(job) ? 'foreign' : 'own'](owner, async (): Promise<Answer> => {
+  const answer = await queueOf(job)(owner, async (): Promise<Answer> => {
     // Time counts from when the job is begun: a thread that has to be started first may take seconds on a busy machine.
     const over = new AbortController()
     const { port1: begun, port2 } = new MessageChannel()
