@@ -14,7 +14,7 @@ import { unknownWords } from './spelling'
 /** The files of an export as they come from another thread: functions do not travel. */
 export type Printed = Omit<WebFiles, 'characters'> & { characters: string }
 
-/** A site travels as text, which costs the one who sends it a fiftieth of what its values cost. */
+/** A site travels as text, which costs the one who sends it far less than its values do. */
 type Printing = { document: string; style: Layout; forms: 'exported' | 'played'; choices: WebChoices; engine?: Engine | undefined }
 
 /** Documents that this thread printed last, by their first page; the one that was printed longest ago is forgotten first. */
