@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test'
 import { type Application, composed, demoSites, expect, openScreen, openSite, saved, test } from './application'
+import { PRESS_SCRIPT } from '#core/render/press-script'
 import { seriousOn } from './axe'
 import { press } from './views'
 
@@ -133,8 +134,20 @@ test('a menu folds below its breakpoint, closes with Escape and keeps the focus;
     .locator('nav[aria-label=Main]')
     .evaluate((nav) => [nav, nav.querySelector('a')!].map((one) => getComputedStyle(one).color))
   expect(colours[1]).toBe(colours[0])
-  await page.setViewportSize({ width: 375, height: 740 })
   const menuLinks = page.getByRole('navigation', { name: 'Main' }).getByRole('link')
+  // Nor does it hold who goes on by Tab (WCAG 2.2, 2.1.2).
+  await menuLinks.last().focus()
+  await page.keyboard.press('Tab')
+  expect(
+    await page.evaluate(() => document.activeElement?.closest('nav') === null && document.activeElement !== document.body),
+  ).toBe(true)
+  // What is on the same page is found without loading it anew, at whatever address it was opened.
+  await page.goto(`${app.url}/visit/${site}/`)
+  await page.evaluate(() => Object.assign(window, { stays: true }))
+  await menuLinks.nth(1).click()
+  await expect(page.getByRole('heading', { name: 'The plan, in three steps' })).toBeInViewport()
+  expect(await page.evaluate(() => 'stays' in window)).toBe(true)
+  await page.setViewportSize({ width: 375, height: 740 })
   const menu = page.getByRole('button', { name: 'Menu' })
   await menu.click()
   await expect(menuLinks.first()).toBeVisible()
@@ -232,4 +245,23 @@ test('blocks of a group are shown in turn as sections pass a line, both ways, in
   await expect.poll(await at('#story', 4)).toBe('The stove')
   await expect.poll(await at('#story', 500)).toBe('The stove')
   await expect.poll(await at('#story', -4)).toBe('The wide ')
+})
+
+test('a link in a dialog, or in what lies under its button, leads to its place and shuts what covers it', async ({ page }) => {
+  await page.setContent(`<h2 id="prices" style="margin-top:200vh">Prices</h2>
+    <dialog id="d"><a href="#prices">See the prices</a> <a href="#prices"><b>Bold</b></a></dialog>
+    <div id="p" popover="auto" role="group" aria-label="More"><a href="#prices">Popover</a></div>
+    <script>${PRESS_SCRIPT}</script>`)
+  const heading = page.getByRole('heading', { name: 'Prices' })
+  for (const name of ['See the prices', 'Bold', 'Popover']) {
+    await page.evaluate((over) => {
+      scrollTo(0, 0)
+      if (over === 'Popover') document.querySelector<HTMLElement>('#p')!.showPopover()
+      else document.querySelector('dialog')!.showModal()
+    }, name)
+    await expect(heading).not.toBeInViewport()
+    await page.getByRole('link', { name }).click()
+    await expect(page.getByRole('link', { name })).toBeHidden()
+    await expect(heading).toBeInViewport()
+  }
 })

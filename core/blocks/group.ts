@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { nameSchema } from '#core/values/name'
-import type { Element, ElementContent } from 'hast'
+import type { Element, ElementContent, Properties } from 'hast'
 import { stepsSchema } from '#core/motion/steps'
 import { changeSchema } from './change'
 import { attributes, type ElementContext, labelOf } from './element'
@@ -80,9 +80,16 @@ export const group: Kind<Group> = {
     const children = block.oneOpen && !context.editing ? together(block, context) : context.children
     const inside = INSIDE[tag]?.(children) ?? children
     const passes = isStrip(block) && !context.editing
-    return element(tag, attributes(block, listed, labelOf(block, context)), passes ? [runOf(inside)] : inside)
+    return element(
+      tag,
+      attributes(block, listed, tag === 'div' ? asGroup(labelOf(block, context)) : labelOf(block, context)),
+      passes ? [runOf(inside)] : inside,
+    )
   },
 }
+
+/** A box without a role has no name, so one that is given a name is a group (ARIA 1.2, 5.2.8.6). */
+const asGroup = (label: Properties): Properties => (label.ariaLabel === undefined ? label : { role: 'group', ...label })
 
 /** What its first block says, which is pressed, and all that is seen then (HTML, 4.11.1). */
 function details(block: Group, context: ElementContext): Element {
@@ -106,7 +113,7 @@ function over(block: Group, panel: Panel, context: ElementContext): Element {
   if (context.editing) return element('div', attributes(block, dressed, { dataOver: panel }), context.children)
   const label = labelOf(block, context)
   return panel === 'drop'
-    ? element('div', attributes(block, dressed, { popover: 'auto', ...label }), context.children)
+    ? element('div', attributes(block, dressed, { popover: 'auto', ...asGroup(label) }), context.children)
     : element('dialog', attributes(block, dressed, { dataOver: panel, ...label }), context.children)
 }
 
@@ -117,7 +124,10 @@ const oneShown = (block: Group, context: ElementContext): Element =>
     attributes(
       block,
       { ...context, className: [ONE_SHOWN, ...context.className] },
-      { ...(block.steps ? { dataLine: `${block.steps.line.value}${block.steps.line.unit}` } : {}), ...labelOf(block, context) },
+      {
+        ...(block.steps ? { dataLine: `${block.steps.line.value}${block.steps.line.unit}` } : {}),
+        ...asGroup(labelOf(block, context)),
+      },
     ),
     context.children.map((one, i) =>
       isElement(one) && i === 0 ? { ...one, properties: { ...one.properties, dataShown: '' } } : one,

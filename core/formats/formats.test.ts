@@ -58,7 +58,11 @@ describe('a site file', () => {
     ['no site', () => '[]', /not a Yarrowfinch site/],
     ['of a newer version', () => changed((copy) => Object.assign(copy, { version: 7 })), /version 7, from a newer Yarrowfinch/],
     ['with a field that is not known', () => changed((copy) => Object.assign(copy, { extra: 1 })), /broken at its top: .*extra/],
-    ['with a broken block', () => writeSite(site).replace('"level": 1', '"level": 12'), /broken at "pages\.0\.sections/],
+    [
+      'with a broken block',
+      () => writeSite(site).replace('"level": 1', '"level": 12'),
+      /broken at "level" of the heading “[^”]+” of (the .+ of )*the section “[^”]+” of the page “[^”]+”/,
+    ],
     ['with an id twice', () => writeSite(site).replaceAll('"moon"', '"the-stove"'), /two things with the id/],
     [
       'with a link that runs a script',

@@ -6,14 +6,13 @@ import { checkLists } from '#core/edits/check-change'
 import { conform } from '#core/shared/conform'
 import { checkInside } from '#core/edits/structure'
 import { nestingOf } from '#core/values/nesting'
+import { placeIn } from './place'
 import { upgrade } from './upgrade'
 
 /** A file or value that is not a site. The message says what is wrong and where, for the person who opened it. */
 export class FormatError extends Error {
   override name = 'FormatError'
 }
-
-const where = (path: PropertyKey[]) => (path.length === 0 ? 'at its top' : `at "${path.map(String).join('.')}"`)
 
 /** Most that a site document may weigh, bytes. */
 export const MAX_DOCUMENT = 20 * 1024 * 1024
@@ -48,10 +47,11 @@ export function checkSite(value: unknown): Site {
       `The file has version ${head.data.version}, from a newer Yarrowfinch. This one reads versions up to ${FILE_VERSION}.`,
     )
   }
-  const parsed = siteSchema.safeParse(upgrade(value as Record<string, unknown>))
+  const upgraded = upgrade(value as Record<string, unknown>)
+  const parsed = siteSchema.safeParse(upgraded)
   if (!parsed.success) {
     const [issue] = parsed.error.issues
-    throw new FormatError(`The site is broken ${where(issue!.path)}: ${issue!.message}`)
+    throw new FormatError(`The site is broken ${placeIn(upgraded, issue!.path)}: ${issue!.message}`)
   }
   const site = freeze(parsed.data, true)
   checkTree(site)

@@ -64,8 +64,22 @@ const STEPS: Partial<Record<number, (document: Document) => Document>> = {
   3: (document) => ({ ...document, version: 4, shared: [] }),
   // Version 5 brought layers of fill, of which a gradient is one, and all filters for what is behind a block.
   4: (document) => ({ ...(withStyles5(document) as Document), version: 5 }),
-  // Version 6 puts rows of a grid as far apart as its columns, unless something else is said; before, they touched.
-  5: (document) => ({ ...(withRows6(document) as Document), version: 6 }),
+  // Version 6 puts rows of a grid as far apart as its columns, unless something else is said; before, they touched. Steps by
+  // which nobody would ever see a block are no longer kept.
+  5: (document) => ({ ...(withSteps6(withRows6(document)) as Document), version: 6 }),
+}
+
+/** Leaves out steps that name a block a second time, or a block that waits itself. */
+function withSteps6(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(withSteps6)
+  if (!isObject(value)) return value
+  const next: Document = Object.fromEntries(Object.entries(value).map(([key, one]) => [key, withSteps6(one)]))
+  const { steps } = next
+  if (!isObject(steps) || !Array.isArray(steps.at)) return next
+  const at = steps.at.filter(isObject)
+  const first = at.filter((one, n) => at.findIndex((each) => each.block === one.block) === n)
+  const waiting = new Set(first.map((one) => one.block))
+  return { ...next, steps: { ...steps, at: first.filter((one) => !waiting.has(one.of)) } }
 }
 
 const isGrid = (values: unknown): boolean => isObject(values) && values.layout === 'grid'

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { stepAt } from './steps'
+import { stepAt, stepsSchema } from './steps'
 
 describe('the block that is shown as others pass a line', () => {
   const starts = [undefined, 1000, 1800]
@@ -34,4 +34,16 @@ describe('the block that is shown as others pass a line', () => {
       ),
     )
   })
+})
+
+test('steps by which nobody would ever see a block are refused', () => {
+  const steps = (...at: [string, string][]) =>
+    stepsSchema.safeParse({ line: { value: 50, unit: '%' }, at: at.map(([block, of]) => ({ block, of })) })
+  expect(steps(['a', 'x'], ['b', 'y'], ['c', 'y']).success).toBe(true)
+  for (const [wrong, sentence] of [
+    [steps(['a', 'a']), /waits to be shown/],
+    [steps(['a', 'b'], ['b', 'x']), /waits to be shown/],
+    [steps(['a', 'x'], ['a', 'y']), /from one place/],
+  ] as const)
+    expect(wrong.error?.issues[0]?.message).toMatch(sentence)
 })

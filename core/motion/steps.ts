@@ -6,7 +6,17 @@ import { lineSchema } from './motion'
 export const stepsSchema = z.strictObject({
   line: lineSchema,
   /** Each block of the group that is shown from where the top edge of another has passed; the others are shown before. */
-  at: z.array(z.strictObject({ block: idSchema, of: idSchema })).max(40),
+  at: z
+    .array(z.strictObject({ block: idSchema, of: idSchema }))
+    .max(40)
+    .refine(
+      (at) => new Set(at.map((one) => one.block)).size === at.length,
+      'A block is shown from one place, and this has two of one.',
+    )
+    .refine(
+      (at) => at.every(({ of }) => at.every(({ block }) => block !== of)),
+      'A block that itself waits to be shown cannot say when another is: nobody would see either.',
+    ),
 })
 export type Steps = z.infer<typeof stepsSchema>
 

@@ -25,7 +25,8 @@ export type Addresses = {
   icon?: ((icon: Icon, centred: boolean) => string) | undefined
   /** Types of file that each picture is offered in, the lightest first; WebP alone, if nothing is said. */
   formats?: readonly PictureFormat[] | undefined
-  link: (link: Link) => string
+  /** Where a link leads, from the page that it stands on. */
+  link: (link: Link, from: Page) => string
   /** Where the captions of a video are, in a language; nowhere, if nothing is said. */
   captions?: ((block: BlockOf<'video'>, language: string) => string) | undefined
   /** Where a page of the site is shown inside another. */

@@ -52,7 +52,8 @@ describe('a link into a section', () => {
     const site = withSections(call, fares)
     expect(brokenLinks(site)).toEqual([])
     const { html } = printSite(site, { addresses, style: 'readable' }).pages[0]!
-    expect(html).toContain('href="here.html#fares"')
+    // It is on the same page, which may have been opened at another address.
+    expect(html).toContain('href="#fares"')
     expect(html).toContain('id="fares"')
   })
 

@@ -215,7 +215,7 @@ export function createRenderer(options: RenderOptions) {
       boxed: isBoxed(block, manyFormats),
       panel: (id) => panels.get(pressedIn(id, ancestors)),
       panelAround: panelAround(ancestors, panels),
-      href: addresses.link,
+      href: (link) => addresses.link(link, page),
       action: addresses.form,
       pages,
       page: page.id,

@@ -73,11 +73,16 @@ if (!('commandForElement' in HTMLButtonElement.prototype))
     else dialog?.close()
   })
 
+// A place on the same page is seen once what covers it is gone.
+document.addEventListener('click', ({ target }) => {
+  const over = target.closest('a') && target.closest('dialog, [popover]')
+  over?.[over.close ? 'close' : 'hidePopover']?.()
+})
+
 for (const fold of document.querySelectorAll('[data-fold]')) {
-  // A place on the same page is seen once what covers it is gone.
-  fold.addEventListener('click', ({ target }) => target.closest('a') && fold.hidePopover?.())
   fold.addEventListener('keydown', (event) => {
-    if (event.key !== 'Tab' || fold.dataset.fold !== 'cover') return
+    // In a wide window nothing is folded, and Tab goes on.
+    if (event.key !== 'Tab' || fold.dataset.fold !== 'cover' || !fold.matches(':is(:popover-open)')) return
     const all = [...fold.querySelectorAll('a[href], button')]
     const to = event.shiftKey ? all.at(-1) : all[0]
     if (document.activeElement !== (event.shiftKey ? all[0] : all.at(-1))) return

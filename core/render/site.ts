@@ -77,13 +77,14 @@ export type PrintedSite = {
 /** What may be typed into the fields of a form, besides what the page shows. */
 const TYPED = Array.from({ length: 95 }, (_, i) => String.fromCharCode(32 + i)).join('')
 
+/** Where links of a page lead: what is on the same page is found without leaving it, at whatever address it was opened. */
 function linkTo(
   site: Site,
   anchors: ReadonlyMap<string, string>,
   address: (page: Page) => string,
   file?: (file: LinkedFile) => string,
 ) {
-  return (link: Link): string => {
+  return (link: Link, from: Page): string => {
     const found = 'href' in link ? linkOfHref(site, link.href, anchors) : link
     if (!found) return 'href' in link ? link.href : '#'
     if ('href' in found) return found.href
@@ -94,7 +95,8 @@ function linkTo(
     const page = site.pages.find((one) => one.id === found.page)
     if (!page) return '#'
     const anchor = found.section === undefined ? undefined : anchors.get(found.section)
-    return anchor === undefined ? address(page) : `${address(page)}#${anchor}`
+    if (anchor === undefined) return address(page)
+    return page.id === from.id ? `#${anchor}` : `${address(page)}#${anchor}`
   }
 }
 
