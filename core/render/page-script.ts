@@ -118,5 +118,5 @@ export const minifyScript = (script: string): string =>
   script
     .split('\n')
     .map((line) => line.trim())
-    .filter((line) => line !== '' && !/^(\/\*\*|\*)/.test(line))
+    .filter((line) => line !== '' && !/^(\/\*\*|\*|\/\/)/.test(line))
     .join('\n')

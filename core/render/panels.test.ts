@@ -170,6 +170,6 @@ describe('a nav that folds', () => {
     const { html, css, script } = printed(nav('cover'))
     expect(html).toMatch(/<button class="fold-close"[^>]*popovertargetaction="hide">Close<\/button>/)
     expect(css).toMatch(/\.fold-close\{display:block\}/)
-    expect(script).toContain("dataset.fold !== 'cover'")
+    expect(script).toContain('[data-fold=cover]')
   })
 })

@@ -79,10 +79,10 @@ document.addEventListener('click', ({ target }) => {
   over?.[over.close ? 'close' : 'hidePopover']?.()
 })
 
-for (const fold of document.querySelectorAll('[data-fold]')) {
+// In a wide window nothing is folded, and Tab goes on.
+for (const fold of document.querySelectorAll('[data-fold=cover]')) {
   fold.addEventListener('keydown', (event) => {
-    // In a wide window nothing is folded, and Tab goes on.
-    if (event.key !== 'Tab' || fold.dataset.fold !== 'cover' || !fold.matches(':is(:popover-open)')) return
+    if (event.key !== 'Tab' || !fold.matches(':is(:popover-open)')) return
     const all = [...fold.querySelectorAll('a[href], button')]
     const to = event.shiftKey ? all.at(-1) : all[0]
     if (document.activeElement !== (event.shiftKey ? all[0] : all.at(-1))) return
