@@ -35,7 +35,7 @@ export default function handleRequest(
       </Nonce>,
       {
         nonce,
-        // Screens wait for nothing while they are made, and one piece takes less work on its way than a hundred small ones.
+        // Screens wait for nothing while they are made, and one piece takes less work on its way than many small ones.
         onAllReady() {
           const body = new PassThrough()
           pipe(body)

@@ -11,25 +11,26 @@ const [DESIGNERS, READERS] = [30, 100]
 const LASTS = 30
 /**
  * What each does, and how often, s: a designer makes an edit, opens a screen and says where he works; a reader opens a page with
- * all that is on it. Three designers work on one site, and ten readers read it.
+ * all that is on it.
  */
 const EVERY = { edit: 2, screen: 20, place: 10, page: 10 }
-const GROUP = 3
+/** Sites that they share: the demo's, and copies of the one that was edited longest ago. */
+const SITES = 7
 
 const data = temporaryFolder()
 await finish('npx', ['tsx', 'bin/seed.ts'], { YARROWFINCH_DATA: data })
 const app = await start(data)
-for (let n = 0; n * 2 < DESIGNERS / GROUP; n++) {
-  // Each demo site stands there twice, so that not all work on the same.
-  const sites = [...new Set([...(await (await fetch(app.url)).text()).matchAll(/\/visit\/([\w-]{10})\//g)].map(([, id]) => id!))]
-  if (sites.length >= DESIGNERS / GROUP) break
+const sitesNow = (): DemoSite[] => {
+  noteSites(data)
+  return JSON.parse(readFileSync(join(data, 'sites.json'), 'utf8')) as DemoSite[]
+}
+for (let there = sitesNow(); there.length < SITES; there = sitesNow()) {
   const form = new FormData()
   form.set('intent', 'duplicate')
-  form.set('site', sites.at(-1)!)
+  form.set('site', there.at(-1)!.id)
   await (await fetch(`${app.url}/?index`, { method: 'POST', body: form })).arrayBuffer()
 }
-noteSites(data)
-const sites = (JSON.parse(readFileSync(join(data, 'sites.json'), 'utf8')) as DemoSite[]).slice(0, DESIGNERS / GROUP)
+const sites = sitesNow()
 
 const took: Record<'edit' | 'screen' | 'page', number[]> = { edit: [], screen: [], page: [] }
 let [counting, over] = [false, false]

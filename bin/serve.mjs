@@ -13,7 +13,7 @@ let server
 try {
   server = serve(Number(PORT), HOST, YARROWFINCH_PROXY)
 } catch (error) {
-  stop(`YARROWFINCH_PROXY is “${YARROWFINCH_PROXY}”; addresses of proxies parted by commas are wanted. ${error.message}`)
+  stop(`The server could not be set up with PORT “${PORT}” and YARROWFINCH_PROXY “${YARROWFINCH_PROXY}”: ${error.message}`)
 }
 server.on('error', ({ message }) => stop(`The server could not start at ${HOST}:${PORT}: ${message}`))
 server.on('listening', () => console.log(`Listening at ${HOST}:${PORT}`))

@@ -1,9 +1,9 @@
-import { createHash } from 'node:crypto'
 import sharp from 'sharp'
 import { chooserOf } from '#core/edits/edits.fixture'
 import { checkSite } from '#core/formats/site-json'
 import { EDIT_KINDS, sampleEdit } from '#core/edits/index'
 import type { Site } from '#core/site/schema'
+import { hashOf } from '#server/hash'
 import { type Application, start } from '../e2e/application'
 import type { Power } from './power'
 
@@ -76,7 +76,7 @@ async function compare(url: string, id: string, kept: Kept, result: KillsResult)
   if (keys.length !== log.revision) result.faults.push(`The log has ${keys.length} edits at revision ${log.revision}.`)
   for (const hash of kept.pictures) {
     const bytes = new Uint8Array(await (await fetch(`${url}/pictures/${hash}`)).arrayBuffer())
-    if (createHash('sha256').update(bytes).digest('hex') !== hash) result.lost.push(`picture ${hash.slice(0, 8)}`)
+    if (hashOf(bytes) !== hash) result.lost.push(`picture ${hash.slice(0, 8)}`)
   }
   for (const one of [...kept.sites, id]) {
     const response = await fetch(`${url}/sites/${one}/as/site-json`)

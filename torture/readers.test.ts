@@ -3,8 +3,11 @@ import { chooserOf, demoSite } from '#core/edits/edits.fixture'
 import { readColourList } from '#core/formats/colour-list'
 import { cssProperties, readCssProperties } from '#core/formats/css-properties'
 import { designTokens, readDesignTokens, TokensError } from '#core/formats/design-tokens'
+import { FILE_KINDS } from '#core/formats/accepted'
 import { surveyTokens } from '#core/formats/token-survey'
 import { styleGuideSchema } from '#core/guide/style-guide'
+import { captionsSchema } from '#core/blocks/video'
+import { DOOR_NAMES } from './doors'
 import { mutateJson, mutateText } from './mutate'
 
 const site = demoSite()
@@ -49,6 +52,17 @@ describe('what is read in the browser gives a guide that is one, or refuses with
       (seed) => void styleGuideSchema.parse(readCssProperties(mutateText(css, chooserOf(seed)), site.guide).guide),
       ['FormatError'],
     )
+  })
+
+  test('captions', () => {
+    tryReader((seed) => {
+      const read = captionsSchema.safeParse(mutateText('WEBVTT\n\n00:00.000 --> 00:02.000\nThe dome opens.\n', chooserOf(seed)))
+      if (read.success) expect(read.data).toMatch(/^\uFEFF?WEBVTT/)
+    })
+  })
+
+  test('and these are all that are not sent to the server', () => {
+    expect(FILE_KINDS.filter((kind) => !DOOR_NAMES.some((door) => door.startsWith(`${kind} `)))).toEqual(['captions', 'guide'])
   })
 
   test('colour lists', () => {

@@ -1,6 +1,7 @@
 import { data } from 'react-router'
 import { customAlphabet } from 'nanoid'
 import { z } from 'zod'
+import { MAX_UNPACKED } from '#core/formats/site-zip'
 import { newSite } from '#core/site/defaults'
 import { walkPage } from '#core/site/tree'
 import { readForm } from '#server/body'
@@ -35,8 +36,6 @@ export function loader() {
     })),
   }
 }
-
-const MAX_FILE = 512 * 1024 * 1024
 
 const nameSchema = z.string().trim().min(1, 'A site needs a name.').max(120, 'A name has 120 characters at most.')
 
@@ -76,7 +75,8 @@ async function perform(form: FormData): Promise<{ created?: string; deleted?: st
 
 export async function action({ request }: Route.ActionArgs) {
   try {
-    return data(await perform(await readForm(request, MAX_FILE, 'The site file')))
+    // A site file may weigh what it may unpack to.
+    return data(await perform(await readForm(request, MAX_UNPACKED, 'The site file')))
   } catch (error) {
     const { status, sentence } = sentenceOf(error)
     return data({ problem: sentence.replace(/^The request has the wrong shape: /, '') }, { status })

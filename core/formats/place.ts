@@ -14,6 +14,8 @@ const WHAT: Record<string, string> = {
   board: 'card',
 }
 
+const isNamed = (list: string) => Object.hasOwn(WHAT, list)
+
 /** The first words of a block, of a document that may be broken. */
 function wordsOf({ words }: Record<string, unknown>): string {
   if (!isObject(words)) return ''
@@ -28,7 +30,7 @@ function wordsOf({ words }: Record<string, unknown>): string {
 /** What something in a list is called: by its name, its first words, or the number that it has in the list. */
 function calledIn(list: string, at: number, one: unknown): string {
   const of = isObject(one) ? one : {}
-  const what = WHAT[list] ?? (typeof of.kind === 'string' ? of.kind : 'block')
+  const what = isNamed(list) ? WHAT[list] : typeof of.kind === 'string' ? of.kind : 'block'
   const named = [of.name, wordsOf(of), of.job].find((name): name is string => typeof name === 'string' && name !== '')
   return named === undefined ? `the ${what} that is number ${at + 1}` : `the ${what} “${named.slice(0, 60)}”`
 }
@@ -45,7 +47,7 @@ export function placeIn(document: unknown, path: readonly PropertyKey[]): string
     value = Array.isArray(value) || isObject(value) ? (value as Record<PropertyKey, unknown>)[key] : undefined
     rest.push(key)
     const list = String(path[n - 1])
-    if (typeof key !== 'number' || !(list in WHAT || list === 'children')) continue
+    if (typeof key !== 'number' || !(isNamed(list) || list === 'children')) continue
     names.push(calledIn(list, key, value))
     rest = []
   }
