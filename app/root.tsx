@@ -11,9 +11,19 @@ import {
   useRouteError,
 } from 'react-router'
 import { Toaster } from 'sonner'
+import { store } from '#server/database'
+import { readAhead } from '#server/read-ahead'
 import './app.css'
+import type { Route } from './+types/root'
 import { useAwake } from './awake/awake'
 import { FirstScripts, useNonce } from './nonce'
+
+/** Whatever asks for a site has it read first, in a thread, so that nobody else waits. */
+export const middleware: Route.MiddlewareFunction[] = [
+  async ({ params: { siteId } }) => {
+    if (siteId !== undefined) await readAhead(store(), siteId)
+  },
+]
 
 export function Layout({ children }: { children: ReactNode }) {
   const nonce = useNonce()

@@ -3,7 +3,7 @@ import { join } from 'node:path'
 import { removeFolder } from '#server/remove-folder'
 import type { Site } from '#core/site/schema'
 import { openStore } from '#server/database'
-import { createSite, listSites } from '#server/sites'
+import { createSite, getSite, siteIds } from '#server/sites'
 import { applyEdit } from '#core/edits/index'
 import { walkPage } from '#core/site/tree'
 import { composed, finish, start, temporaryFolder } from '../e2e/application'
@@ -26,7 +26,9 @@ function report(row: RowName, times: Both, unit = 'ms') {
 const data = temporaryFolder()
 await finish('npx', ['tsx', 'bin/seed.ts'], { YARROWFINCH_DATA: data })
 const store = openStore(join(data, 'yarrowfinch.db'))
-const demo = listSites(store).sites.find((one) => one.site.name === 'Hollin Ridge Observatory')!
+const demo = siteIds(store)
+  .map((id) => getSite(store, id))
+  .find((one) => one.site.name === 'Hollin Ridge Observatory')!
 const large = { id: createSite(store, largeSite()), site: largeSite() }
 store.close()
 const sites = { demo, large }

@@ -3,7 +3,7 @@ import { join } from 'node:path'
 import { readSite } from '#core/formats/site-json'
 import { pictureFile } from '#core/formats/holdings'
 import { writeSiteZip } from '#core/formats/site-zip'
-import { forgetDeleted, listSites } from '#server/sites'
+import { forgetDeleted, siteIds } from '#server/sites'
 import { importSite } from '#server/site-files'
 import { openStore } from '#server/database'
 
@@ -13,8 +13,7 @@ const DEMO = ['chandler', 'observatory']
 // Loads the demo sites into a fresh database; one that has sites is left alone.
 const store = openStore()
 forgetDeleted(store)
-const { sites, unreadable } = listSites(store)
-if (sites.length + unreadable.length === 0) {
+if (siteIds(store).length === 0) {
   for (const name of DEMO) {
     const site = readSite(readFileSync(join('demo', `${name}.site.json`), 'utf8'))
     const pictures = new Map(

@@ -7,7 +7,7 @@ const option = (name: string, otherwise: number): number => {
   return value
 }
 
-/** Most that another request may wait while hostile ones are answered, ms, and memory that may be left over, MB. */
+/** Most that another request may wait while hostile ones are answered, ms, beyond what the machine itself keeps one waiting; and memory that may be left over, MB. */
 const MOST = { wait: 250, memory: 200 }
 
 const minutes = option('minutes', 2)
@@ -30,8 +30,9 @@ console.log(
     .map(([status, count]) => `${count} × ${status}`)
     .join(', ')}.`,
 )
+const { took, bare, during } = inputs.longest
 console.log(
-  `Another request waited ${Math.round(inputs.longestWait)} ms at most (wanted ${MOST.wait}), for ${inputs.waitedFor}; ${Math.round(inputs.moreMemory)} MB more memory at the end (wanted ${MOST.memory}).`,
+  `Another request waited ${Math.round(took)} ms at most, for ${during}, and one to a bare server beside it ${Math.round(bare)} ms (wanted: ${MOST.wait} apart); ${Math.round(inputs.moreMemory)} MB more memory at the end (wanted ${MOST.memory}).`,
 )
 const said = (name: string, { kills: times, acknowledged, lost, doubled }: typeof kills) =>
   `${name}: ${times}; acknowledged: ${acknowledged}; lost: ${lost.length}; twice: ${doubled.length}.`
@@ -43,4 +44,4 @@ console.log(
 console.log(`A locked database: ${locked.length} faults.`)
 console.log(`A clock that jumps: ${clock.length} faults.`)
 for (const one of faults.slice(0, 40)) console.log(`  ${one}`)
-process.exitCode = faults.length > 0 || inputs.longestWait > MOST.wait || inputs.moreMemory > MOST.memory ? 1 : 0
+process.exitCode = faults.length > 0 || took - bare > MOST.wait || inputs.moreMemory > MOST.memory ? 1 : 0

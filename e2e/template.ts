@@ -2,7 +2,7 @@ import { cpSync, existsSync, mkdirSync, readdirSync, renameSync, writeFileSync }
 import { join } from 'node:path'
 import { openStore } from '#server/database'
 import { removeFolder } from '#server/remove-folder'
-import { listSites } from '#server/sites'
+import { getSite, siteIds } from '#server/sites'
 import { digest, KEPT } from '../bin/prepare.mjs'
 import { type Application, finish, start, temporaryFolder } from './application'
 
@@ -25,11 +25,10 @@ async function warm(app: Application, site: string): Promise<void> {
 /** Notes which sites a folder of data has, for those who open their screens by address. */
 export function noteSites(data: string): void {
   const store = openStore(join(data, 'yarrowfinch.db'))
-  const list = listSites(store).sites.map(({ id, site }) => ({
-    name: site.name,
-    id,
-    pages: site.pages.map((page) => ({ id: page.id, name: page.name })),
-  }))
+  const list = siteIds(store).map((id) => {
+    const { site } = getSite(store, id)
+    return { name: site.name, id, pages: site.pages.map((page) => ({ id: page.id, name: page.name })) }
+  })
   store.close()
   writeFileSync(join(data, 'sites.json'), JSON.stringify(list))
 }

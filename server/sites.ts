@@ -8,6 +8,7 @@ import { checkSite, FormatError, MAX_DOCUMENT } from '#core/formats/site-json'
 import type { Site } from '#core/site/schema'
 import { announceRevision } from './company'
 import type { Store } from './database'
+import { type Known, knownSites } from './known'
 import { edits, sites } from './schema'
 
 /** A site that is not there, or no longer. */
@@ -28,15 +29,6 @@ export type SiteRecord = {
   exportedRevision: number | null
 }
 
-/** Sites as they were last read or written, so that an edit does not parse the document again. */
-const cache = new WeakMap<Store, Map<string, { revision: number; site: Site }>>()
-
-function cached(store: Store): Map<string, { revision: number; site: Site }> {
-  let map = cache.get(store)
-  if (!map) cache.set(store, (map = new Map()))
-  return map
-}
-
 /** All of a site but its document, which is read only when it is not known: what an edit costs must not grow with it. */
 const HEAD = {
   id: sites.id,
@@ -46,57 +38,55 @@ const HEAD = {
   exportedRevision: sites.exportedRevision,
   goodRevision: sites.goodRevision,
 }
-type Head = Pick<typeof sites.$inferSelect, keyof typeof HEAD>
+export type Head = Pick<typeof sites.$inferSelect, keyof typeof HEAD>
+
+/** A site's document as it is on the disk. */
+export const documentOf = (store: Store, id: string): string =>
+  store.db.select({ document: sites.document }).from(sites).where(eq(sites.id, id)).get()!.document
+
+/** A written document with the edits since. @throws EditError */
+export const withEdits = (store: Store, { id, documentRevision }: Head, written: Site): Site =>
+  editsSince(store, id, documentRevision).reduce((before, { edit }) => applyEdit(before, edit).site, written)
+
+/** Keeps a site that was read: what has been read whole and found valid is kept beside it, to return to. */
+export function keepRead(store: Store, { id, revision, documentRevision, goodRevision }: Head, document: string, site: Site): void {
+  if (goodRevision !== documentRevision)
+    store.db.update(sites).set({ goodDocument: document, goodRevision: documentRevision }).where(eq(sites.id, id)).run()
+  knownSites(store).set(id, { revision, site, length: document.length })
+}
 
 /**
- * The document of a site at its newest revision: as it was last written, with the edits since. What has been read whole
- * and found valid is kept beside it, to return to.
+ * Reads a site at its newest revision.
  * @throws UnreadableError
  */
-function readDocument(store: Store, { id, documentRevision, goodRevision }: Head): Site {
-  const row = store.db.select({ document: sites.document }).from(sites).where(eq(sites.id, id)).get()
+function readHere(store: Store, head: Head): Site {
   try {
-    const written = checkSite(JSON.parse(row!.document))
-    const site = editsSince(store, id, documentRevision).reduce((before, { edit }) => applyEdit(before, edit).site, written)
-    if (goodRevision !== documentRevision) keepGood(store, id, row!.document, documentRevision)
-    return freeze(site, true)
+    const document = documentOf(store, head.id)
+    const site = freeze(withEdits(store, head, checkSite(JSON.parse(document))), true)
+    keepRead(store, head, document, site)
+    return site
   } catch (error) {
     if (!(error instanceof FormatError || error instanceof EditError || error instanceof SyntaxError)) throw error
     throw new UnreadableError(`This site cannot be read. ${error.message}`)
   }
 }
 
-function keepGood(store: Store, id: string, goodDocument: string, goodRevision: number): void {
-  store.db.update(sites).set({ goodDocument, goodRevision }).where(eq(sites.id, id)).run()
-}
-
 function toRecord(store: Store, head: Head): SiteRecord {
   const { id, revision, updatedAt, exportedRevision } = head
-  const known = cached(store).get(id)
-  const site = known?.revision === revision ? known.site : readDocument(store, head)
-  cached(store).set(id, { revision, site })
+  const known = knownSites(store).get(id)
+  const site = known?.revision === revision ? known.site : readHere(store, head)
   return { id, revision, site, updatedAt, exportedRevision }
 }
 
-/** A site that cannot be read. */
-export type Unreadable = { id: string; problem: string; revision: number; updatedAt: Date }
-
-/** All sites, the one that was edited last first, and those that cannot be read. */
-export function listSites(store: Store): { sites: SiteRecord[]; unreadable: Unreadable[] } {
-  const heads = store.db.select(HEAD).from(sites).where(isNull(sites.deletedAt)).orderBy(desc(sites.updatedAt)).all()
-  const unreadable: Unreadable[] = []
-  const readable = heads.flatMap((head) => {
-    try {
-      return [toRecord(store, head)]
-    } catch (error) {
-      if (!(error instanceof UnreadableError)) throw error
-      const { id, revision, updatedAt } = head
-      unreadable.push({ id, problem: error.message, revision, updatedAt })
-      return []
-    }
-  })
-  return { sites: readable, unreadable }
-}
+/** Ids of all sites that were not deleted, the one that was edited last first. */
+export const siteIds = (store: Store): string[] =>
+  store.db
+    .select({ id: sites.id })
+    .from(sites)
+    .where(isNull(sites.deletedAt))
+    .orderBy(desc(sites.updatedAt))
+    .all()
+    .map(({ id }) => id)
 
 /** Every request asks for one of these, so its SQL is made once. */
 const prepareHead = (store: Store) =>
@@ -107,20 +97,29 @@ const prepareHead = (store: Store) =>
     .prepare()
 const heads = new WeakMap<Store, ReturnType<typeof prepareHead>>()
 
-/** @throws MissingError */
-export function headOf(store: Store, id: string): Head {
+/** All of a site but its document; nothing for one that does not exist or was deleted. */
+export function findHead(store: Store, id: string): Head | undefined {
   let prepared = heads.get(store)
   if (!prepared) heads.set(store, (prepared = prepareHead(store)))
-  const head = prepared.get({ id })
+  return prepared.get({ id })
+}
+
+/** @throws MissingError */
+export function headOf(store: Store, id: string): Head {
+  const head = findHead(store, id)
   if (!head) throw new MissingError('This site does not exist, or it was deleted.')
   return head
 }
 
-/** @throws MissingError, UnreadableError */
+/**
+ * A site at its newest revision. One that is not known is read here and now, which for a large one takes seconds:
+ * requests have it read ahead.
+ * @throws MissingError, UnreadableError
+ */
 export const getSite = (store: Store, id: string): SiteRecord => toRecord(store, headOf(store, id))
 
 /** Has a site read from the disk again when it is next asked for. */
-export const forgetKnown = (store: Store, id: string): void => void cached(store).delete(id)
+export const forgetKnown = (store: Store, id: string): void => void knownSites(store).delete(id)
 
 /** Edits after which the document is written anew at once; fewer wait until nothing has been edited for a while. */
 const MOST_BEHIND = 500
@@ -131,11 +130,13 @@ const waiting = new WeakMap<Store, Map<string, NodeJS.Timeout>>()
 
 /** Writes a site's document as it stands, so that a server which starts anew has few edits to make again. */
 function writeDocument(store: Store, id: string): void {
-  const known = cached(store).get(id)
+  const known = knownSites(store).get(id)
   if (!known) return
+  const document = JSON.stringify(known.site)
+  knownSites(store).set(id, { ...known, length: document.length })
   store.db
     .update(sites)
-    .set({ document: JSON.stringify(known.site), documentRevision: known.revision })
+    .set({ document, documentRevision: known.revision })
     .where(and(eq(sites.id, id), eq(sites.revision, known.revision)))
     .run()
 }
@@ -235,7 +236,7 @@ function checkLength(next: Site, before: Site, edit: Edit): void {
  */
 export function saveEdits(store: Store, id: string, base: number, incoming: readonly KeyedEdit[]): SaveResult {
   const head = headOf(store, id)
-  let saved: { revision: number; site: Site } | undefined
+  let saved: Known | undefined
   const result = store.db.transaction(
     (tx): SaveResult => {
       const record = getSite(store, id)
@@ -267,7 +268,7 @@ export function saveEdits(store: Store, id: string, base: number, incoming: read
       }
       if (revision > record.revision) {
         tx.update(sites).set({ revision, updatedAt: now }).where(eq(sites.id, id)).run()
-        saved = { revision, site }
+        saved = { revision, site, length: knownSites(store).get(id)?.length ?? 1 }
       }
       return { status: 'saved', revision, refused }
     },
@@ -275,7 +276,7 @@ export function saveEdits(store: Store, id: string, base: number, incoming: read
   )
   if (saved) {
     // Only what has been committed is known.
-    cached(store).set(id, saved)
+    knownSites(store).set(id, saved)
     announceRevision(id, saved.revision)
     if (saved.revision - head.documentRevision >= MOST_BEHIND) writeDocument(store, id)
     else writeLater(store, id)

@@ -8,7 +8,8 @@ import { testIds } from '#core/values/ids.fixture'
 import { openStore, type Store } from './database'
 import { removeFolder } from './remove-folder'
 import { edits, sites } from './schema'
-import { createSite, getSite, listSites, saveEdits, UnreadableError } from './sites'
+import { listSites } from './listing'
+import { createSite, getSite, saveEdits, UnreadableError } from './sites'
 import { lastGood, rawSite, returnToGood } from './unreadable'
 
 let folder: string
@@ -34,7 +35,7 @@ afterEach(() => {
 })
 
 describe('a site that cannot be read', () => {
-  test('is named as such, keeps no other from being shown, and comes back to the edit before the bad one', () => {
+  test('is named as such, keeps no other from being shown, and comes back to the edit before the bad one', async () => {
     createSite(store, newSite('The other', testIds(2)))
     rename(0, 'First')
     rename(1, 'Second')
@@ -43,8 +44,8 @@ describe('a site that cannot be read', () => {
     store.db.insert(edits).values({ site: id, revision: 3, key: 'bad', edit: bad, createdAt: new Date() }).run()
     store.db.update(sites).set({ revision: 3 }).where(eq(sites.id, id)).run()
     restart()
-    const listed = listSites(store)
-    expect(listed.sites.map((one) => one.site.name)).toEqual(['The other'])
+    const listed = await listSites(store)
+    expect(listed.sites.map((one) => one.name)).toEqual(['The other'])
     expect(listed.unreadable).toMatchObject([{ id, revision: 3 }])
     expect(lastGood(store, id)).toMatchObject({ revision: 2, site: { name: 'Second' } })
     expect(() => getSite(store, id)).toThrow(UnreadableError)
@@ -57,22 +58,22 @@ describe('a site that cannot be read', () => {
     expect(getSite(store, id).site.name).toBe('Third')
   })
 
-  test('comes back to the document that was last found valid, when the newest is damaged on the disk', () => {
+  test('comes back to the document that was last found valid, when the newest is damaged on the disk', async () => {
     rename(0, 'First')
     restart()
     expect(getSite(store, id).site.name).toBe('First')
     store.db.update(sites).set({ document: '{"format":', documentRevision: 1 }).where(eq(sites.id, id)).run()
     restart()
-    expect(listSites(store).unreadable).toMatchObject([{ id }])
+    expect((await listSites(store)).unreadable).toMatchObject([{ id }])
     expect(lastGood(store, id)).toMatchObject({ revision: 1, site: { name: 'First' } })
     returnToGood(store, id)
     expect(getSite(store, id).site.name).toBe('First')
   })
 
-  test('without any valid document says so, and nothing is lost', () => {
+  test('without any valid document says so, and nothing is lost', async () => {
     store.db.update(sites).set({ document: 'x', goodDocument: null }).where(eq(sites.id, id)).run()
     restart()
-    expect(listSites(store).unreadable).toMatchObject([{ id }])
+    expect((await listSites(store)).unreadable).toMatchObject([{ id }])
     expect(lastGood(store, id)).toBeNull()
     expect(() => returnToGood(store, id)).toThrow(/No revision of this site can be read/)
     expect(rawSite(store, id)).toContain('"document": "x"')

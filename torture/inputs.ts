@@ -1,9 +1,10 @@
 import { readFileSync } from 'node:fs'
 import { chooserOf } from '#core/edits/edits.fixture'
 import { checkSite } from '#core/formats/site-json'
+import { IDLE } from '#server/threads/pool'
 import type { Application } from '../e2e/application'
 import { DOOR_NAMES, examplesOf, hostileAt } from './doors'
-import { watch } from './watch'
+import { type Waited, watch } from './watch'
 
 /** What a run of hostile inputs came to. */
 export type InputsResult = {
@@ -11,15 +12,17 @@ export type InputsResult = {
   byStatus: Record<string, number>
   /** What must not be: with the door and seed that lead to it again. */
   faults: string[]
-  /** Longest that another request waited meanwhile, ms, and the memory that the server had more at the end, MB. */
-  longestWait: number
-  /** What was answered meanwhile. */
-  waitedFor: string
+  /** Longest that another request waited meanwhile. */
+  longest: Waited
+  /** Memory that the server had more at the end, MB, each time when its threads had ended. */
   moreMemory: number
 }
 
-const megabytesOf = (pid: number): number =>
-  Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024
+/** Memory of a process that has rested until its threads, which keep what they have read, have ended; MB. */
+async function restingMemory(pid: number): Promise<number> {
+  await new Promise((resolve) => setTimeout(resolve, IDLE + 5000))
+  return Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024
+}
 
 /** The scripts that Yarrowfinch prints itself, as it prints them; the last is data, which nothing runs. */
 const OWN_SCRIPT = /^<script (?:src="(?:motion\.js"|script\.js" defer)|type="application\/ld\+json")>$/
@@ -68,9 +71,9 @@ const sitesOf = async (url: string): Promise<string[]> => [
 
 /**
  * Sends hostile requests through every door for a while.
- * @param until when it ends, ms since the epoch; each door is tried once at least
+ * @param seconds how long; each door is tried once at least
  */
-export async function tryInputs(app: Application, seed: number, until: number): Promise<InputsResult> {
+export async function tryInputs(app: Application, seed: number, seconds: number): Promise<InputsResult> {
   const [id] = await sitesOf(app.url)
   const examples = await examplesOf(app.url, id!)
   // A server that has done each of its kinds of work once has what it always has.
@@ -78,10 +81,11 @@ export async function tryInputs(app: Application, seed: number, until: number): 
     const { path, init } = hostileAt(door, examples, chooserOf(n))
     await textOf(await ask(app, path, init))
   }
-  const before = megabytesOf(app.process.pid!)
+  const before = await restingMemory(app.process.pid!)
   let where = ''
-  const stop = watch(app.url, () => where)
-  const result: InputsResult = { tried: 0, byStatus: {}, faults: [], longestWait: 0, waitedFor: '', moreMemory: 0 }
+  const stop = await watch(app.url, () => where)
+  const until = Date.now() + seconds * 1000
+  const result: Omit<InputsResult, 'longest' | 'moreMemory'> = { tried: 0, byStatus: {}, faults: [] }
   let revision = 0
   for (let n = 0; n < DOOR_NAMES.length || Date.now() < until; n++) {
     const door = DOOR_NAMES[n % DOOR_NAMES.length]!
@@ -102,24 +106,22 @@ export async function tryInputs(app: Application, seed: number, until: number): 
     }
     result.tried++
   }
-  const { longest, during } = await stop()
-  Object.assign(result, { longestWait: longest, waitedFor: during })
-  await checkAll(app, result)
-  await new Promise((resolve) => setTimeout(resolve, 2000))
-  result.moreMemory = megabytesOf(app.process.pid!) - before
-  return result
+  where = 'every site, opened and published'
+  await checkAll(app, result.faults)
+  const longest = await stop()
+  return { ...result, longest, moreMemory: (await restingMemory(app.process.pid!)) - before }
 }
 
 /** Checks that every site can be opened and published, and that nothing runs on its pages. */
-async function checkAll(app: Application, result: InputsResult): Promise<void> {
+async function checkAll(app: Application, faults: string[]): Promise<void> {
   const sites = await sitesOf(app.url)
-  if (sites.length === 0) result.faults.push('The home screen names no site any more.')
+  if (sites.length === 0) faults.push('The home screen names no site any more.')
   for (const id of sites) {
     const site = checkSite(await (await fetch(`${app.url}/sites/${id}/as/site-json`)).json())
     for (const page of site.pages.slice(0, 5)) {
       const name = page.address === '' ? 'index.html' : `${page.address}.html`
       const html = await (await fetch(`${app.url}/visit/${id}/${name}`)).text()
-      for (const found of unsafeIn(html)) result.faults.push(`On ${name} of ${id}: ${found}`)
+      for (const found of unsafeIn(html)) faults.push(`On ${name} of ${id}: ${found}`)
     }
   }
 }

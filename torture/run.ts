@@ -35,7 +35,7 @@ export async function torture(seed: number, seconds: number): Promise<Torture> {
   const [first, second, third, fourth] = folders as [string, string, string, string]
   try {
     const app = await start(first)
-    const inputs = await tryInputs(app, seed, Date.now() + seconds * 1000)
+    const inputs = await tryInputs(app, seed, seconds)
     await app.stop('SIGKILL')
     const kills = await tryKills(second, seed, Date.now() + seconds * 1000)
     const beside = temporaryFolder()

@@ -3,11 +3,11 @@ import { customAlphabet } from 'nanoid'
 import { z } from 'zod'
 import { MAX_UNPACKED } from '#core/formats/site-zip'
 import { newSite } from '#core/site/defaults'
-import { walkPage } from '#core/site/tree'
 import { readForm } from '#server/body'
 import { store } from '#server/database'
 import { openFile } from '#server/formats/index'
-import { createSite, getSite, listSites, saveEdits, setDeleted } from '#server/sites'
+import { createSite, getSite, saveEdits, setDeleted } from '#server/sites'
+import { listSites } from '#server/listing'
 import { lastGood, returnToGood } from '#server/unreadable'
 import { Sites } from '../sites/sites'
 import type { Route } from './+types/sites'
@@ -17,22 +17,17 @@ const makeId = customAlphabet('0123456789abcdefghijklmnopqrstuvwxyz', 8)
 
 export const meta = () => [{ title: 'Sites · Yarrowfinch' }]
 
-export function loader() {
-  const { sites, unreadable } = listSites(store())
+export async function loader() {
+  const { sites, unreadable } = await listSites(store())
   return {
     unreadable: unreadable.map(({ updatedAt, ...one }) => {
       const good = lastGood(store(), one.id)
       return { ...one, updatedAt: updatedAt.getTime(), good: good && { revision: good.revision, name: good.site.name } }
     }),
-    sites: sites.map(({ id, site, revision, updatedAt, exportedRevision }) => ({
-      id,
-      name: site.name,
-      revision,
+    sites: sites.map(({ exportedRevision, updatedAt, ...one }) => ({
+      ...one,
       updatedAt: updatedAt.getTime(),
-      exported: exportedRevision === null ? 'never' : exportedRevision === revision ? 'current' : 'older',
-      pages: site.pages.length,
-      sections: site.pages[0]!.sections.length,
-      blocks: site.pages.reduce((sum, page) => sum + [...walkPage(page)].length, 0),
+      exported: exportedRevision === null ? 'never' : exportedRevision === one.revision ? 'current' : 'older',
     })),
   }
 }

@@ -1,6 +1,7 @@
 import { zipSync, type Zippable } from 'fflate'
 import { valuesPrintedOn } from '#core/analysis/values-printed'
 import { namedBy } from '#core/formats/holdings'
+import { readSite } from '#core/formats/site-json'
 import { readSiteFile, writeSiteZip } from '#core/formats/site-zip'
 import { webFiles, type WebFiles } from '#core/formats/web-files'
 import type { WebChoices } from '#core/picture/measured'
@@ -56,6 +57,7 @@ const later =
 /** What takes long, or is done with what others made: each is done in a thread of its own, from values that can be copied. */
 export const JOBS = {
   'read-site': readFile,
+  'check-document': (document: string): string => JSON.stringify(readSite(document)),
   'write-site': writeSiteZip,
   'clean-svg': later(async () => (await import('#core/formats/svg')).cleanSvg),
   'read-shape': later(async () => (await import('./shape-file')).readShapeFile),

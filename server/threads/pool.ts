@@ -13,6 +13,9 @@ export const LIMITS = { maxOldGenerationSizeMb: 512, stackSizeMb: 4 }
 /** How long a job may take, ms, when nothing else is said. */
 const PATIENCE = 20_000
 
+/** How long a thread that has nothing to do is kept, ms. */
+export const IDLE = 30_000
+
 const AT_ONCE = Math.max(1, availableParallelism() - 1)
 
 /** What a thread runs: in the built application what was built beside it; else what is built of the sources now. */
@@ -25,8 +28,8 @@ const open = async (): Promise<Piscina> =>
   new Piscina({
     filename: pathToFileURL(await worker()).href,
     minThreads: 0,
-    maxThreads: 3 * AT_ONCE,
-    idleTimeout: 30_000,
+    maxThreads: 4 * AT_ONCE,
+    idleTimeout: IDLE,
     resourceLimits: LIMITS,
     recordTiming: false,
   })
@@ -51,8 +54,11 @@ const FOREIGN: ReadonlySet<JobName> = new Set([
 ])
 /** Jobs that look words up, which takes seconds for many that no dictionary has. */
 const WORDS: ReadonlySet<JobName> = new Set(['spell', 'hyphens'])
-const queues = { foreign: fairQueue(AT_ONCE), words: fairQueue(AT_ONCE), own: fairQueue(AT_ONCE) }
-const queueOf = (job: JobName) => queues[FOREIGN.has(job) ? 'foreign' : WORDS.has(job) ? 'words' : 'own']
+/** Sites that are read ahead, which whoever opens them waits for. */
+const READING: ReadonlySet<JobName> = new Set(['check-document'])
+const queues = [FOREIGN, WORDS, READING].map((jobs) => ({ jobs, queue: fairQueue(AT_ONCE) }))
+const own = fairQueue(AT_ONCE)
+const queueOf = (job: JobName) => queues.find(({ jobs }) => jobs.has(job))?.queue ?? own
 
 /**
  * Does a job in another thread, so that nobody else waits for it.
