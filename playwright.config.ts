@@ -25,7 +25,7 @@ export default defineConfig({
   retries: 0,
   // Limits that only a hang meets, on however busy a machine.
   timeout: 300_000,
-  expect: { timeout: 30_000 },
+  expect: { timeout: 120_000 },
   reporter: [[process.env.CI ? 'dot' : 'line'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {
     browserName: 'chromium',

@@ -11,19 +11,12 @@ import {
   useRouteError,
 } from 'react-router'
 import { Toaster } from 'sonner'
-import { store } from '#server/database'
-import { readAhead } from '#server/read-ahead'
 import './app.css'
-import type { Route } from './+types/root'
 import { useAwake } from './awake/awake'
 import { FirstScripts, useNonce } from './nonce'
+import { readsAhead } from './routes/read-ahead'
 
-/** Whatever asks for a site has it read first, in a thread, so that nobody else waits. */
-export const middleware: Route.MiddlewareFunction[] = [
-  async ({ params: { siteId } }) => {
-    if (siteId !== undefined) await readAhead(store(), siteId)
-  },
-]
+export const middleware = [readsAhead]
 
 export function Layout({ children }: { children: ReactNode }) {
   const nonce = useNonce()

@@ -60,7 +60,7 @@ test('a site with faults fails, and says them as JSON; what is no site is a sent
   const said = JSON.parse(text) as { widthsChecked: boolean; findings: { kind: string; fault: boolean; ranges?: unknown }[] }
   expect(said.widthsChecked).toBe(true)
   expect(said.findings).toContainEqual(
-    expect.objectContaining({ kind: 'pastWindow', fault: true, ranges: [{ from: 280, to: 730 }] }),
+    expect.objectContaining({ kind: 'pastWindow', fault: true, ranges: [{ from: 280, to: 731 }] }),
   )
   expect(said.findings).toContainEqual(
     expect.objectContaining({ kind: 'wordsOver', fault: true, ranges: [{ from: 280, to: 2560 }] }),

@@ -5,6 +5,13 @@ import { createViewRenderer, withCss } from './rendering'
 /** Width that a page is shown at first, px. */
 const NARROW = 320
 
+/**
+ * What a page has out of sight and not in a view: it may be wider than its window, which is asked; blocks without words are
+ * not there, as on the published page; and whatever is painted at a point is found there.
+ */
+const MEASURED_CSS = `html{overflow:auto!important;scrollbar-width:none!important}body{overflow-x:visible!important}
+*{pointer-events:auto!important}[data-empty]{display:none!important}`
+
 /** A page in a frame out of sight, where it can be measured. */
 export type HiddenFrame = {
   frame: Frame
@@ -47,7 +54,7 @@ export async function openHiddenFrame(language: string): Promise<HiddenFrame> {
       if (height !== undefined) iframe.style.height = `${height}px`
     },
     async show(site, page, css) {
-      frame.show(withCss(render(site, page), css))
+      frame.show(withCss(render(site, page), MEASURED_CSS + (css ?? '')))
       // Faces are asked for once words are laid out in them.
       frame.document.body.getBoundingClientRect()
       await faces()

@@ -5,7 +5,7 @@ import type { At } from '#core/motion/state'
 import type { Page, Site } from '#core/site/schema'
 import { findBlock, type Place } from '#core/site/tree'
 import { visibleBlocks } from '#core/site/visible'
-import { sweep } from '#core/sweep/sweep'
+import { halved } from '#core/sweep/sweep'
 import { SWEPT, widthsAtBreakpoints } from '#core/sweep/widths'
 import { isFading, positionsOf } from './along-motions'
 import { openHiddenFrame } from './hidden-frame'
@@ -87,7 +87,7 @@ export async function sweepWords(site: Site, page: Page, { signal, onProgress }:
       for (const place of (await readAt(rest, width)).keys()) over.add(place)
     }
     const worst = new Map<Place, AtWidth & { worst: number }>()
-    const run = sweep(SWEPT.from, SWEPT.to, STEP, [...breaks, ...site.views])
+    const run = halved(SWEPT.from, SWEPT.to, STEP, [...breaks, ...site.views])
     let done = 0
     let next = run.next()
     while (!next.done) {

@@ -2,6 +2,7 @@ import { type AtBreakpoint, idleBreakpoints } from '#core/sweep/at-breakpoints'
 import { atEdges, hangsOnOthers } from '#core/sweep/edges'
 import { factsOf } from '#core/sweep/facts'
 import { createFinder, idleFinding, inOrder, type WidthFinding } from '#core/sweep/find'
+import { isStraight } from '#core/sweep/straight'
 import { sweep } from '#core/sweep/sweep'
 import { STEP, SWEPT, widthsAtBreakpoints } from '#core/sweep/widths'
 import { viewportHeightFor } from '#core/grid/viewport-height'
@@ -76,12 +77,11 @@ export function createSweeper(stress?: Stress): Sweeper {
     hidden: HiddenFrame,
     site: Site,
     shown: Section[],
-    changed: number,
     { signal, onProgress }: Running,
     onWidth: () => void,
   ): Promise<Looked | undefined> {
     const finder = createFinder(site, shown, heightFor, stress?.mirrored)
-    const reader = createReader(hidden.frame.document)
+    const reader = createReader(hidden.frame.document, site.breakpoints)
     let tall = 0
     const look = (width: number) => {
       const height = heightFor(width)
@@ -93,16 +93,16 @@ export function createSweeper(stress?: Stress): Sweeper {
     // At the widest, words stand on one line, and the width of each is known from then on.
     look(SWEPT.to)
     const first = widthsAtBreakpoints(site.breakpoints)
-    const run = sweep(swept.from, swept.to, STEP, first)
-    const expected = (swept.to - swept.from) / STEP + first.length + 10 * changed
+    const run = sweep(swept.from, swept.to, STEP, first, isStraight)
     let [next, since, widths] = [run.next(), performance.now(), 0]
     while (!next.done) {
       if (signal.aborted) return undefined
-      next = run.next(finder.look(look(next.value)))
+      const seen = look(next.value)
+      next = run.next({ keys: finder.look(seen), seen })
       onWidth()
       widths++
       if (performance.now() - since < SLICE) continue
-      onProgress?.(Math.min(0.99, widths / expected))
+      onProgress?.(Math.min(0.99, (seen.width - swept.from) / Math.max(1, swept.to - swept.from)))
       await breathe()
       since = performance.now()
     }
@@ -147,7 +147,7 @@ export function createSweeper(stress?: Stress): Sweeper {
       // Words that first appear at another width may want a face that is still on its way: then all is measured once more.
       do {
         faces = await hidden.faces()
-        looked = await lookThrough(hidden, site, shown, stale.size, { signal, onProgress }, () => widths++)
+        looked = await lookThrough(hidden, site, shown, { signal, onProgress }, () => widths++)
         if (!looked) return undefined
       } while ((await hidden.faces()) !== faces)
       const { findings, at } = looked

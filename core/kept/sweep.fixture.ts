@@ -3,6 +3,7 @@ import { createFinder } from '#core/sweep/find'
 import { modelled } from '#core/sweep/model.fixture'
 import { pageOf } from '#core/sweep/planted.fixture'
 import { siteOf } from '#core/site/made.fixture'
+import { isStraight } from '#core/sweep/straight'
 import { sweep } from '#core/sweep/sweep'
 import { STEP, SWEPT, widthsAtBreakpoints } from '#core/sweep/widths'
 
@@ -12,9 +13,12 @@ const PAGES = 20
 function swept(site: Site) {
   const { sections } = site.pages[0]!
   const finder = createFinder(site, sections)
-  const run = sweep(SWEPT.from, SWEPT.to, STEP, widthsAtBreakpoints(site.breakpoints))
+  const run = sweep(SWEPT.from, SWEPT.to, STEP, widthsAtBreakpoints(site.breakpoints), isStraight)
   let next = run.next()
-  while (!next.done) next = run.next(finder.look(modelled(sections, next.value)))
+  while (!next.done) {
+    const seen = modelled(sections, next.value)
+    next = run.next({ keys: finder.look(seen), seen })
+  }
   return finder.findings(next.value)
 }
 

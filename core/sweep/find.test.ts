@@ -4,6 +4,7 @@ import { createFinder, inOrder } from './find'
 import { isMended } from './mended'
 import { type At, block, readingOf, siteWith } from './scene.fixture'
 import { cleanStretch, depthsOf, segmentsOf } from './segments'
+import { isStraight } from './straight'
 import { sweep } from './sweep'
 import { SWEPT, widthsAtBreakpoints } from './widths'
 
@@ -13,12 +14,13 @@ const site = siteWith([block('section', 'band', {}, { children: held })])
 /** Sweeps a page whose boxes are what a function says of each width. */
 function swept(boxes: (width: number) => Record<string, At>) {
   const finder = createFinder(site, site.pages[0]!.sections)
-  const run = sweep(SWEPT.from, SWEPT.to, 20, widthsAtBreakpoints(site.breakpoints))
+  const run = sweep(SWEPT.from, SWEPT.to, 20, widthsAtBreakpoints(site.breakpoints), isStraight)
   let next = run.next()
   while (!next.done) {
     const width = next.value
     const words = { words: { over: width < 480 ? 480 - width : 0 }, title: {} }
-    next = run.next(finder.look(readingOf({ width, boxes: { band: [0, 0, width, 600], ...boxes(width) }, words })))
+    const seen = readingOf({ width, boxes: { band: [0, 0, width, 600], ...boxes(width) }, words })
+    next = run.next({ keys: finder.look(seen), seen })
   }
   const { findings, at } = finder.findings(next.value)
   return { findings: inOrder(findings), at }

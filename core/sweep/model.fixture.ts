@@ -94,5 +94,6 @@ export function modelled(sections: readonly Section[], width: number): Reading {
     for (const child of section.children) next = put(child, margin, next, room)
     top = box.bottom = next + PADDING
   }
-  return { width, blocks }
+  const widest = Math.max(...[...blocks.values()].map((one) => one.box.right))
+  return { width, blocks, past: { by: Math.max(0, Math.round(widest - width)) } }
 }

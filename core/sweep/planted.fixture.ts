@@ -37,9 +37,9 @@ export function pageOf(seed: number): { clean: Section[]; broken: Section[]; pla
     const broken = (() => {
       const kind = choose.one(['wide', 'long', 'over', 'small'] as const)
       if (kind === 'wide') {
-        // It reaches past the window as long as margin and width are more than that; a px is left to rounding.
+        // It reaches past the window as long as margin and width are more than that; what an engine rounds to a px is one.
         const px = 320 + choose.number(900)
-        const at = Array.from({ length: 2560 - 280 + 1 }, (__, i) => 280 + i).filter((width) => marginAt(width) + px > width + 1)
+        const at = Array.from({ length: 2560 - 280 + 1 }, (__, i) => 280 + i).filter((width) => marginAt(width) + px >= width + 0.5)
         // The margin changes at breakpoints, where it may fit for some px and not again after them.
         for (const from of at.filter((width) => !at.includes(width - 1)))
           planted.push({

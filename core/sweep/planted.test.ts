@@ -5,6 +5,7 @@ import { siteOf } from '#core/site/made.fixture'
 import { createFinder } from './find'
 import { modelled, wideOf } from './model.fixture'
 import { marginAt, notAsPlanted, pageOf, type Planted } from './planted.fixture'
+import { isStraight } from './straight'
 import { sweep } from './sweep'
 import { STEP, SWEPT, widthsAtBreakpoints } from './widths'
 
@@ -36,9 +37,12 @@ test('faults in two hundred random pages are found at their very px, and none on
     const { clean, broken, planted } = pageOf(seed)
     const site = siteOf('Both', [...clean, ...broken])
     const finder = createFinder(site, site.pages[0]!.sections)
-    const run = sweep(SWEPT.from, SWEPT.to, STEP, widthsAtBreakpoints(site.breakpoints))
+    const run = sweep(SWEPT.from, SWEPT.to, STEP, widthsAtBreakpoints(site.breakpoints), isStraight)
     let next = run.next()
-    while (!next.done) next = run.next(finder.look(modelled(site.pages[0]!.sections, next.value)))
+    while (!next.done) {
+      const seen = modelled(site.pages[0]!.sections, next.value)
+      next = run.next({ keys: finder.look(seen), seen })
+    }
     const wanted = exact(
       planted,
       broken.flatMap((one) => one.children),

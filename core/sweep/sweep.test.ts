@@ -1,41 +1,73 @@
 import fc from 'fast-check'
-import { expect, test } from 'vitest'
-import { type Held, sweep } from './sweep'
+import { describe, expect, test } from 'vitest'
+import { type Held, halved, sweep } from './sweep'
 
-/** Sweeps over what is known beforehand, and counts the widths that were asked for. */
-function swept(truth: readonly Held[], from: number, to: number, step: number): { found: Held[]; asked: number } {
-  const run = sweep(from, to, step)
-  let asked = 0
-  for (let next = run.next(); ; asked++) {
+const keysAt = (truth: readonly Held[], width: number) =>
+  new Set(truth.filter((one) => width >= one.from && width <= one.to).map((one) => one.key))
+
+/** Runs over what is known beforehand, and counts the widths that were asked for. */
+function counted<Given>(run: Generator<number, Held[], Given>, look: (width: number) => Given): { found: Held[]; asked: number } {
+  for (let next = run.next(), asked = 0; ; asked++) {
     if (next.done) return { found: next.value, asked }
-    const width = next.value
-    next = run.next(new Set(truth.filter((one) => width >= one.from && width <= one.to).map((one) => one.key)))
+    next = run.next(look(next.value))
   }
 }
 
-test('the ends of a range are found to the px, with few looks', () => {
-  const truth = [{ key: 'a', from: 280, to: 341 }]
-  const { found, asked } = swept(truth, 280, 1920, 20)
-  expect(found).toEqual(truth)
-  expect(asked).toBeLessThan(90)
-})
+/** What moves evenly but for the widths at which something begins or ends: a count of them below each width. */
+const happened = (truth: readonly Held[], width: number) =>
+  truth.filter((one) => one.from <= width).length + truth.filter((one) => one.to < width).length
 
-test('any ranges that are longer than a step, and further apart, are found exactly', () => {
-  const range = fc.tuple(fc.integer({ min: 0, max: 60 }), fc.integer({ min: 21, max: 300 }))
-  fc.assert(
-    fc.property(fc.array(range, { minLength: 1, maxLength: 6 }), (list) => {
-      let at = 280
-      const truth = list.map(([gap, length], n) => {
-        const from = n === 0 ? at + gap : at + gap + 21
-        at = from + length
-        return { key: n % 2 === 0 ? 'even' : 'odd', from, to: at }
-      })
-      expect(swept(truth, 280, at + 30, 20).found).toEqual(truth)
-    }),
+const swept = (truth: readonly Held[], from: number, to: number, step: number) =>
+  counted(
+    sweep<number>(from, to, step, [], (before, between, after) => before === between && between === after),
+    (width) => ({ keys: keysAt(truth, width), seen: happened(truth, width) }),
   )
+
+describe('a run through widths', () => {
+  test('finds ranges to the px, and passes over steps in which nothing happens', () => {
+    const truth = [{ key: 'a', from: 280, to: 341 }]
+    const { found, asked } = swept(truth, 280, 1920, 20)
+    expect(found).toEqual(truth)
+    // Each step is asked for at its end and in its middle, and one at each px.
+    expect(asked).toBe(1 + 2 * 82 + 18)
+  })
+
+  test('finds any ranges, however short they are and near to each other', () => {
+    const range = fc.tuple(fc.integer({ min: 0, max: 60 }), fc.integer({ min: 1, max: 90 }))
+    fc.assert(
+      fc.property(fc.array(range, { minLength: 1, maxLength: 6 }), (list) => {
+        let at = 280
+        const truth = list.map(([gap, length], n) => {
+          const from = at + gap + (n === 0 ? 0 : 1)
+          at = from + length - 1
+          return { key: n % 2 === 0 ? 'even' : 'odd', from, to: at }
+        })
+        expect(swept(truth, 280, at + 30, 20).found).toEqual(truth)
+      }),
+    )
+  })
+
+  test('finds what holds everywhere as one range, and what holds nowhere not', () => {
+    expect(swept([{ key: 'a', from: 0, to: 9999 }], 280, 1920, 20).found).toEqual([{ key: 'a', from: 280, to: 1920 }])
+    expect(swept([], 280, 1920, 20).found).toEqual([])
+  })
 })
 
-test('what holds everywhere is one range, and what holds nowhere is none', () => {
-  expect(swept([{ key: 'a', from: 0, to: 9999 }], 280, 1920, 20).found).toEqual([{ key: 'a', from: 280, to: 1920 }])
-  expect(swept([], 280, 1920, 20).found).toEqual([])
+describe('a run that halves', () => {
+  test('finds any ranges that are longer than a step, and further apart, with few looks', () => {
+    const range = fc.tuple(fc.integer({ min: 0, max: 60 }), fc.integer({ min: 21, max: 300 }))
+    fc.assert(
+      fc.property(fc.array(range, { minLength: 1, maxLength: 6 }), (list) => {
+        let at = 280
+        const truth = list.map(([gap, length], n) => {
+          const from = n === 0 ? at + gap : at + gap + 21
+          at = from + length
+          return { key: n % 2 === 0 ? 'even' : 'odd', from, to: at }
+        })
+        const { found, asked } = counted(halved(280, at + 30, 20), (width) => keysAt(truth, width))
+        expect(found).toEqual(truth)
+        expect(asked).toBeLessThan((at - 250) / 20 + 2 + 12 * truth.length)
+      }),
+    )
+  })
 })

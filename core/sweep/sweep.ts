@@ -1,15 +1,58 @@
 /** What holds over a range of widths, both ends included, px. */
 export type Held = { key: string; from: number; to: number }
 
+/** What was seen at a width: the keys of all that holds there, and what tells whether anything happens on the way to the next. */
+export type Look<Seen> = { keys: ReadonlySet<string>; seen: Seen }
+
+/**
+ * Goes through widths and finds the exact ranges over which things hold. A step at whose ends and in whose middle the same
+ * holds, and in which what is seen moves evenly, is passed over; in every other one each px is looked at. It yields each
+ * width that it must know of, from the least to the greatest but for the middles, and is given what is seen there.
+ * @param from the least width, px; `to` the greatest
+ * @param step px between the widths that are looked at first
+ * @param also widths that are looked at as well, as those at which something may change at once
+ * @param isStraight tells from what is seen at both ends and in the middle whether all moves evenly between
+ */
+export function* sweep<Seen>(
+  from: number,
+  to: number,
+  step: number,
+  also: readonly number[],
+  isStraight: (before: Seen, between: Seen, after: Seen) => boolean,
+): Generator<number, Held[], Look<Seen>> {
+  const known = new Map<number, ReadonlySet<string>>()
+  const widths = new Set<number>()
+  for (let width = from; width < to; width += step) widths.add(width)
+  for (const width of also) if (width > from && width < to) widths.add(width)
+  widths.add(to)
+  const [first, ...rest] = [...widths].sort((a, b) => a - b)
+  let [low, before] = [first!, yield first!]
+  known.set(low, before.keys)
+  for (const high of rest) {
+    const after = yield high
+    known.set(high, after.keys)
+    if (high - low > 1) {
+      const middle = Math.floor((low + high) / 2)
+      const between = yield middle
+      known.set(middle, between.keys)
+      const quiet = same(before.keys, between.keys) && same(between.keys, after.keys)
+      if (!quiet || !isStraight(before.seen, between.seen, after.seen))
+        for (let width = low + 1; width < high; width++) if (width !== middle) known.set(width, (yield width).keys)
+    }
+    ;[low, before] = [high, after]
+  }
+  return rangesOf(known)
+}
+
 /**
  * Goes through widths and finds the exact ranges over which things hold: in steps first, then by halving between two
- * steps that differ. What comes and goes within one step is not seen. It yields each width that it must know of, and is
+ * steps that differ. What comes and goes within one step is not seen, which is for what takes long to look at. It yields each width that it must know of, and is
  * given the keys of all that holds there.
  * @param from the least width, px; `to` the greatest
  * @param step px between the widths that are looked at first
  * @param also widths that are looked at as well, as those at which something may change at once
  */
-export function* sweep(
+export function* halved(
   from: number,
   to: number,
   step: number,

@@ -2,6 +2,7 @@ import type { WidthCheck } from '../check'
 import { blownUp } from './blown-up'
 import { brokenWord } from './broken-word'
 import { closeTargets } from './close-targets'
+import { coveredWords } from './covered-words'
 import { cutWords } from './cut-words'
 import { emptyColumn } from './empty-column'
 import { focusCropped } from './focus-cropped'
@@ -11,6 +12,7 @@ import { loneWord } from './lone-word'
 import { longLines } from './long-lines'
 import { overEachOther } from './over-each-other'
 import { overWindow } from './over-window'
+import { partedFigure } from './parted-figure'
 import { pastHolder } from './past-holder'
 import { pastWindow } from './past-window'
 import { readingOrder } from './reading-order'
@@ -21,16 +23,20 @@ import { shortLines } from './short-lines'
 import { smallTarget } from './small-target'
 import { smallWords } from './small-words'
 import { splitHeader } from './split-header'
+import { tightEdge } from './tight-edge'
 import { touchTarget } from './touch-target'
 import { unequalGaps } from './unequal-gaps'
+import { wordsOut } from './words-out'
 
 /** Every check that a page undergoes at each of its widths, the gravest first. */
 export const WIDTH_CHECKS = {
   pastWindow,
   pastHolder,
   cutWords,
+  coveredWords,
   overEachOther,
   brokenWord,
+  wordsOut,
   smallWords,
   smallTarget,
   readingOrder,
@@ -39,6 +45,8 @@ export const WIDTH_CHECKS = {
   secondRow,
   headingLines,
   loneWord,
+  partedFigure,
+  tightEdge,
   longLines,
   shortLines,
   touchTarget,

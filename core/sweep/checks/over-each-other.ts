@@ -1,10 +1,7 @@
 import { type AtWidth, type Mark, seen, type WidthCheck } from '../check'
 import { called, calledFirst, px } from '#core/blocks/called'
 import { isLaidOver, isSeenInTurn } from '../facts'
-import { type Box, overlapOf } from '../reading'
-
-/** Lines are higher than their letters by about this share of the size, above and below. */
-const AIR = 0.22
+import { type Box, lettersOf, overlapOf } from '../reading'
 
 type Lines = { id: string; nth: number; top: number; bottom: number; lines: Box[] }
 
@@ -13,8 +10,7 @@ function linesOf(at: AtWidth): Lines[] {
   return [...seen(at)]
     .flatMap(({ id, read: { words }, fact }, nth): Lines[] => {
       if (!words?.lines.length || isLaidOver(fact, at.facts, at.breakpoints, at.range)) return []
-      const air = words.size * AIR
-      const lines = words.lines.map((line) => ({ ...line, top: line.top + air, bottom: line.bottom - air }))
+      const lines = words.lines.map((line) => lettersOf(line, words.size))
       return [{ id, nth, top: lines[0]!.top, bottom: Math.max(...lines.map((one) => one.bottom)), lines }]
     })
     .sort((a, b) => a.top - b.top)

@@ -13,6 +13,9 @@ import type { WidthFinding } from '../find'
 import { withBreakpointBelow } from '../with-breakpoint'
 import { fewerColumns } from './fewer-columns'
 import { withSoftHyphens } from './hyphens'
+import { heldFigures } from './figures'
+import { inFront } from './in-front'
+import { inset } from './inset'
 import { larger } from './larger'
 import { lineLength } from './line-length'
 import { loosen } from './loosen'
@@ -31,8 +34,10 @@ const REMEDIES: { [K in WidthFinding['kind']]: readonly RemedyMaker[] } = {
   pastWindow: ROOM,
   pastHolder: ROOM,
   cutWords: ROOM,
+  coveredWords: [inFront, loosen],
   overEachOther: [loosen, wrap, fewerColumns, stack, wider],
   brokenWord: [smallerWords, loosen, fewerColumns, wrap, wider, stack],
+  wordsOut: [loosen, inset, smallerWords, wider],
   secondLine: [loosen, wrap, wider, fewerColumns, stack, smallerWords],
   secondRow: [smallerWords, wider],
   smallWords: [larger],
@@ -41,6 +46,8 @@ const REMEDIES: { [K in WidthFinding['kind']]: readonly RemedyMaker[] } = {
   closeTargets: [larger],
   headingLines: [smallerWords, wider, stack],
   loneWord: [lineLength, wider],
+  partedFigure: [],
+  tightEdge: [inset, loosen],
   longLines: [lineLength],
   shortLines: [wider, fewerColumns, stack],
   splitHeader: [wider],
@@ -116,7 +123,8 @@ export function candidatesFor(
     .filter(({ label }, n, all) => all.findIndex((one) => one.label === label) === n)
     .filter(({ edit }) => editSchema.safeParse(edit).success)
   const folded = finding.kind === 'secondRow' || finding.kind === 'splitHeader' ? foldedBelow(site, place.block, below) : []
-  return [...folded, ...withSoftHyphens(place.block, site.language, parts), ...changes].slice(0, MOST)
+  const held = finding.kind === 'partedFigure' ? heldFigures(place.block, site.language) : []
+  return [...folded, ...held, ...withSoftHyphens(place.block, site.language, parts), ...changes].slice(0, MOST)
 }
 
 /** Folds the links of a navigation away where they have no row of their own. */

@@ -14,9 +14,10 @@ export const loosen: RemedyMaker = ({ finding: { kind }, block, values, around }
   return [{ block, values }, ...around].flatMap(({ block: { id }, values: own }) => fixed(id, own))
 }
 
-const fixed = (block: string, { width, height, spaceBefore }: StyleValues): Remedy[] => [
+const fixed = (block: string, { width, height, aspect, spaceBefore }: StyleValues): Remedy[] => [
   ...(width ? [{ label: 'As wide as there is room', block, values: { width: null, maxWidth: width } }] : []),
   ...(height ? [{ label: 'As high as it needs', block, values: { height: null, minHeight: height } }] : []),
+  ...(aspect ? [{ label: 'As high as it needs, in no ratio', block, values: { aspect: null } }] : []),
   ...(spaceBefore && 'value' in spaceBefore && spaceBefore.value < 0
     ? [{ label: 'Without the pull upwards', block, values: { spaceBefore: null } }]
     : []),

@@ -1,0 +1,125 @@
+import { type Box, type BlockRead, lettersOf, overlapOf } from '#core/sweep/reading'
+
+/** Share of what is behind that something must hide to cover it. */
+const SOLID = 0.9
+/** Px across and down that it must lie over letters. */
+const LEAST = 1
+
+/** A block that was read, with its element, and how it stands. */
+export type Standing = { id: string; element: HTMLElement; read: BlockRead; paint: Paint }
+
+/** How a block paints and clips, as far as its words and those under it are concerned. */
+export type Paint = {
+  /** True where nothing is seen through it. */
+  solid: boolean
+  /** True where it paints a ground or an edge, or is a picture. */
+  any: boolean
+  /** True where it, or what holds it, stays in the window: what is scrolled under it is seen again. */
+  stays: boolean
+  /** True where it shows no more of what it holds than its box. */
+  clips: boolean
+}
+
+const alphaOf = (colour: string): number => {
+  const [, alpha] = /rgba?\([^,]+,[^,]+,[^,]+(?:,\s*([\d.]+))?\)/.exec(colour) ?? []
+  if (colour === 'transparent') return 0
+  if (alpha !== undefined) return Number(alpha)
+  const [, slashed] = /\/\s*([\d.]+)\s*\)/.exec(colour) ?? []
+  return slashed === undefined ? 1 : Number(slashed)
+}
+
+const COLOURS = /(?:rgba?|oklch|oklab|color)\([^()]*\)|transparent/g
+
+/** How solid the images behind a box are: the most that one of them hides everywhere. */
+function imageAlpha(image: string): number {
+  if (image === 'none') return 0
+  if (!image.includes('gradient(')) return 1
+  return Math.min(...[...image.matchAll(COLOURS)].map(([colour]) => alphaOf(colour)), 1)
+}
+
+/** How an element paints, by its computed style. @param held what holds it, as it paints */
+export function paintOf(element: HTMLElement, style: CSSStyleDeclaration, opacity: number, stays: boolean): Paint {
+  const ground = Math.max(alphaOf(style.backgroundColor), imageAlpha(style.backgroundImage))
+  const own = element.matches('img, video, picture')
+    ? element
+    : element.querySelector(':scope > img, :scope > picture, :scope > video')
+  const picture = own && !own.closest('[data-block]')!.isSameNode(element) ? null : own
+  const edge = style.borderTopStyle !== 'none' || style.borderBottomStyle !== 'none' || style.borderLeftStyle !== 'none'
+  return {
+    solid: Math.max(ground, picture ? 1 : 0) * opacity >= SOLID,
+    any: ground > 0.04 || picture !== null || edge,
+    stays,
+    clips: /hidden|clip|auto|scroll/.test(`${style.overflowX} ${style.overflowY}`),
+  }
+}
+
+const clipped = (box: Box, by: Box): Box => ({
+  left: Math.max(box.left, by.left),
+  top: Math.max(box.top, by.top),
+  right: Math.min(box.right, by.right),
+  bottom: Math.min(box.bottom, by.bottom),
+})
+
+/** What of a box is shown by those around it that clip. */
+function shownOf(box: Box, element: Element, standing: ReadonlyMap<Element, Standing>): Box {
+  let shown = box
+  for (let around = element.parentElement; around; around = around.parentElement) {
+    const one = standing.get(around)
+    if (one?.paint.clips) shown = clipped(shown, one.read.box)
+  }
+  return shown
+}
+
+/**
+ * Finds the words that something solid is painted over. Which of two is painted over the other, the engine is asked, at a
+ * point that both have; the answer holds as long as the same breakpoint does.
+ */
+export function createCovers(root: Document): (all: readonly Standing[], breakpoint: string) => void {
+  const view = root.defaultView!
+  const known = new Map<string, boolean>()
+
+  /** Whether one is painted over the other, at a point of the page; nothing where the engine does not find both there. */
+  function isOver(one: HTMLElement, other: HTMLElement, x: number, y: number): boolean | undefined {
+    const before = view.scrollY
+    view.scrollTo({ top: Math.max(0, y - view.innerHeight / 2), behavior: 'instant' })
+    const at = root.elementsFromPoint(x, y - view.scrollY + before)
+    view.scrollTo({ top: before, behavior: 'instant' })
+    const first = at.findIndex((each) => one.contains(each))
+    const second = at.findIndex((each) => other.contains(each))
+    return first < 0 || second < 0 ? undefined : first < second
+  }
+
+  return (all, breakpoint) => {
+    const standing = new Map<Element, Standing>(all.map((one) => [one.element, one]))
+    const solid = all
+      .filter(({ paint }) => paint.solid && !paint.stays)
+      .map((one) => ({ one, box: shownOf(one.read.box, one.element, standing) }))
+      .sort((a, b) => a.box.top - b.box.top)
+    for (const { id, element, read, paint } of all) {
+      if (!read.words?.lines.length || paint.stays) continue
+      const { lines, size } = read.words
+      const [top, bottom] = [lines[0]!.top, Math.max(...lines.map((line) => line.bottom))]
+      for (const { one, box } of solid) {
+        if (box.top >= bottom) break
+        if (box.bottom <= top || one.element.contains(element) || element.contains(one.element)) continue
+        let [most, at] = [0, { x: 0, y: 0 }]
+        for (const line of lines) {
+          const letters = shownOf(lettersOf(line, size), element, standing)
+          const { x, y } = overlapOf(letters, box)
+          if (x <= LEAST || y <= LEAST || Math.min(x, y) <= most) continue
+          const common = clipped(letters, box)
+          ;[most, at] = [Math.min(x, y), { x: (common.left + common.right) / 2, y: (common.top + common.bottom) / 2 }]
+        }
+        if (most === 0) continue
+        const key = `${breakpoint} ${one.id} ${id}`
+        let over = known.get(key)
+        if (over === undefined) {
+          over = isOver(one.element, element, at.x, at.y)
+          if (over === undefined) continue
+          known.set(key, over)
+        }
+        if (over && most > (read.covered?.px ?? 0)) read.covered = { by: one.id, px: most }
+      }
+    }
+  }
+}

@@ -1,0 +1,79 @@
+import type { WidthFinding } from '#core/sweep/find'
+import { SWEPT } from '#core/sweep/widths'
+import { runs } from '#core/values/runs.fixture'
+import { anyPage } from './any-page'
+import { expect, test } from './application'
+import { measurePage, type Wrong } from './measured-page'
+import { keep, sweepOf, withSweeper } from './sweep.fixture'
+
+/** Pages that are tried in every run, half of them new each time; and in the long run. */
+const PAGES = runs(12, 300)
+const FRESH = Number(process.env.YARROWFINCH_SEED) || 1000 + (Date.now() % 1_000_000)
+
+/** What Check calls that which the page was measured for. */
+const CALLED: Record<Wrong['kind'], readonly string[]> = {
+  wide: ['pastWindow'],
+  cut: ['cutWords'],
+  broken: ['brokenWord'],
+  covered: ['coveredWords'],
+}
+
+/** Ranges of numbers, as text. */
+function inRanges(widths: Iterable<number>): string {
+  const sorted = [...new Set(widths)].sort((a, b) => a - b)
+  const ranges: [number, number][] = []
+  for (const width of sorted) {
+    const last = ranges.at(-1)
+    if (last && last[1] === width - 1) last[1] = width
+    else ranges.push([width, width])
+  }
+  return ranges.map(([from, to]) => `${from}–${to}`).join(' ')
+}
+
+const widthsIn = (findings: readonly WidthFinding[]): number[] =>
+  findings.flatMap(({ ranges }) => ranges.flatMap(({ from, to }) => Array.from({ length: to - from + 1 }, (_, n) => from + n)))
+
+/** What was measured and is not found where it is, and what is found and was not measured. */
+function differences(findings: readonly WidthFinding[], measured: readonly Wrong[], marks: readonly string[]): string[] {
+  const all: string[] = []
+  for (const kind of Object.keys(CALLED) as Wrong['kind'][]) {
+    const called = findings.filter((one) => CALLED[kind].includes(one.kind))
+    for (const mark of kind === 'wide' ? [''] : marks) {
+      const seen = inRanges(measured.filter((one) => one.kind === kind && one.mark === mark).map((one) => one.width))
+      const said = inRanges(widthsIn(called.filter((one) => mark === '' || one.block === mark)))
+      if (seen !== said) all.push(`${kind} ${mark}: measured ${seen || 'nowhere'}, found ${said || 'nowhere'}`)
+    }
+  }
+  return all
+}
+
+for (const [which, first] of [
+  ['the same', 1],
+  ['new', FRESH],
+] as const)
+  test(`${which} random pages: what an independent measure of the published page says, at every px, is what Check says`, async ({
+    page,
+    app,
+  }) => {
+    test.slow()
+    const wrong: string[] = []
+    const count = { pages: 0, widths: 0, measured: 0 }
+    await page.goto(`${app.url}/fonts.css`)
+    await withSweeper(page)
+    const visitor = await page.context().newPage()
+    await visitor.goto(`${app.url}/fonts.css`)
+    for (let seed = first; seed < first + PAGES / 2; seed++) {
+      const { site, marks } = anyPage(seed)
+      const { findings } = await sweepOf(page, site)
+      const address = new URL(`${keep(app, site).replace('/sites/', '/visit/')}/index.html`).pathname
+      const measured = await visitor.evaluate(measurePage, [address, SWEPT.from, SWEPT.to] as const)
+      wrong.push(...differences(findings, measured, marks).map((one) => `seed ${seed}, ${one}`))
+      count.pages++
+      count.widths += SWEPT.to - SWEPT.from + 1
+      count.measured += new Set(measured.map((one) => `${one.kind} ${one.mark}`)).size
+    }
+    await visitor.close()
+    console.log(`${count.pages} pages, ${count.widths} widths, ${count.measured} faults measured, ${wrong.length} told otherwise.`)
+    expect(count.measured).toBeGreaterThan(PAGES / 4)
+    expect(wrong).toEqual([])
+  })

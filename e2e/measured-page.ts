@@ -1,0 +1,161 @@
+/** What is wrong with the words of a published page at one width: of which kind, and the mark of the words; none for the page itself. */
+export type Wrong = { kind: 'wide' | 'cut' | 'broken' | 'covered'; mark: string; width: number }
+
+/**
+ * Measures a published page at every px of some widths, inside a page of its own: it knows its elements and letters, and
+ * nothing of blocks, documents and checks. It is sent to the browser as it stands, so it names nothing outside itself.
+ * @param src path of the page, on the server that this is run at
+ */
+export async function measurePage([src, from, to]: readonly [string, number, number]): Promise<Wrong[]> {
+  const iframe = document.createElement('iframe')
+  Object.assign(iframe.style, { position: 'fixed', inset: '0 auto auto 0', width: `${to}px`, height: '800px', border: '0' })
+  // As its own text, so that no policy of the server keeps it from being looked into.
+  const html = await (await fetch(src)).text()
+  iframe.srcdoc = html.replace('<head>', `<head><base href="${location.origin}${src}">`)
+  const loaded = new Promise((done) => iframe.addEventListener('load', done))
+  document.body.replaceChildren(iframe)
+  await loaded
+  const root = iframe.contentDocument!
+  const view = iframe.contentWindow!
+  const style = root.createElement('style')
+  style.textContent = '*{pointer-events:auto!important}html{scrollbar-width:none}'
+  root.head.append(style)
+  await root.fonts.ready
+  const styles = new Map<Element, CSSStyleDeclaration>()
+  const styleOf = (element: Element) => {
+    let one = styles.get(element)
+    if (!one) styles.set(element, (one = view.getComputedStyle(element)))
+    return one
+  }
+
+  // Every text with the mark that is nearest to it, and every word of it.
+  type Said = { text: Text; parent: Element; mark: string; words: Range[] }
+  const said: Said[] = []
+  const walker = root.createTreeWalker(root.body, NodeFilter.SHOW_TEXT)
+  for (let node = walker.nextNode() as Text | null; node; node = walker.nextNode() as Text | null) {
+    if (node.data.trim() === '') continue
+    let mark = ''
+    for (let at: Element | null = node.parentElement; at && mark === ''; at = at.parentElement) {
+      const found = [...at.textContent.matchAll(/q\d+q/g)]
+      if (found.length > 0) mark = found[0]![0]
+    }
+    const words = [...node.data.matchAll(/[\p{L}\p{N}\u00a0.,£+]{2,}/gu)].map(({ index, 0: word }) => {
+      const range = root.createRange()
+      range.setStart(node, index)
+      range.setEnd(node, index + word.length)
+      return range
+    })
+    said.push({ text: node, parent: node.parentElement!, mark, words })
+  }
+  const whole = said.map(({ text }) => {
+    const range = root.createRange()
+    range.selectNodeContents(text)
+    return range
+  })
+  const all = [...root.body.querySelectorAll('*')]
+  type Sides = { left: number; top: number; right: number; bottom: number }
+  const holdersOf = (element: Element): Element[] => {
+    const list: Element[] = []
+    for (let at: Element | null = element; at && at !== root.documentElement; at = at.parentElement) list.push(at)
+    return list
+  }
+  const holders = said.map(({ parent }) => holdersOf(parent))
+  const isClip = (value: string) => value === 'hidden' || value === 'clip'
+  const meet = (a: Sides, b: Sides): Sides => ({
+    left: Math.max(a.left, b.left),
+    top: Math.max(a.top, b.top),
+    right: Math.min(a.right, b.right),
+    bottom: Math.min(a.bottom, b.bottom),
+  })
+  const seenPart = (sides: Sides, element: Element): Sides => {
+    let part = sides
+    for (const one of holdersOf(element)) {
+      const { overflowX, overflowY } = styleOf(one)
+      if (one !== root.body && one !== element && (overflowX !== 'visible' || overflowY !== 'visible'))
+        part = meet(part, one.getBoundingClientRect())
+    }
+    return part
+  }
+  const opacityOf = (element: Element) => holdersOf(element).reduce((product, one) => product * Number(styleOf(one).opacity), 1)
+  const isSolid = (element: Element): boolean => {
+    if (element.tagName === 'IMG') return opacityOf(element) >= 0.9
+    const { backgroundColor } = styleOf(element)
+    const parts = backgroundColor.split(/[(,)/ ]+/).filter((one) => one !== '')
+    const alpha = backgroundColor === 'transparent' ? 0 : parts.length > 4 ? Number(parts[4]) : 1
+    return alpha * opacityOf(element) >= 0.9
+  }
+  const lengthOf = (word: Range) => [...word.getClientRects()].reduce((sum, one) => sum + one.width, 0)
+  const sizeOf = (element: Element) => Number.parseFloat(styleOf(element).fontSize)
+  // How long each word is by the size of its letters, in the widest window, where most stand on one line.
+  const natural = new Map<Range, number>()
+  for (const { words, parent } of said) for (const word of words) natural.set(word, lengthOf(word) / sizeOf(parent))
+  const trial = root.createElement('p')
+  trial.innerHTML = 'information'
+  trial.style.cssText = 'position:absolute;width:1px;line-height:20px;hyphens:auto;overflow-wrap:normal'
+  root.body.append(trial)
+  const hyphenates = trial.offsetHeight > 20
+  trial.remove()
+  /** Whether a word stands on more than one line, and not with a hyphen that the engine put there, which makes it longer. */
+  const isBroken = (word: Range, parent: Element): boolean => {
+    const lines: { top: number; bottom: number }[] = []
+    for (const { top, bottom, width } of word.getClientRects())
+      if (width > 0 && !lines.some((line) => Math.min(line.bottom, bottom) - Math.max(line.top, top) > (bottom - top) / 2))
+        lines.push({ top, bottom })
+    return lines.length > 1 && !(hyphenates && lengthOf(word) > (natural.get(word)! + 0.15) * sizeOf(parent))
+  }
+
+  const wrong: Wrong[] = []
+  for (let width = to; width >= from; width--) {
+    iframe.style.width = `${width}px`
+    iframe.style.height = `${width >= 1024 ? 800 : width >= 640 ? 1024 : 812}px`
+    if (root.documentElement.scrollWidth > width) wrong.push({ kind: 'wide', mark: '', width })
+    const found = new Set<string>()
+    const say = (kind: Wrong['kind'], mark: string) => {
+      const key = `${kind} ${mark}`
+      if (!found.has(key)) wrong.push({ kind, mark, width })
+      found.add(key)
+    }
+    const solid = all.filter((one) => isSolid(one)).map((one) => ({ one, box: seenPart(one.getBoundingClientRect(), one) }))
+    for (const [n, { parent, mark, words }] of said.entries()) {
+      const lines = [...whole[n]!.getClientRects()].filter((one) => one.width > 0.5)
+      if (lines.length === 0) continue
+      const size = Number.parseFloat(styleOf(parent).fontSize)
+      for (const holder of holders[n]!) {
+        if (holder === root.body) continue
+        const { overflowX, overflowY } = styleOf(holder)
+        if (!isClip(overflowX) && !isClip(overflowY)) continue
+        const box = holder.getBoundingClientRect()
+        for (const line of lines) {
+          if (isClip(overflowX) && Math.max(line.right - box.right, box.left - line.left) > 2) say('cut', mark)
+          if (isClip(overflowY) && Math.max(line.bottom - box.bottom, box.top - line.top) > 2) say('cut', mark)
+        }
+      }
+      // A word in two parts, or one that stands out of the box that its lines are set in.
+      const set = holders[n]!.find((one) => !/^(inline|contents)$/.test(styleOf(one).display))!.getBoundingClientRect()
+      if (
+        words.some((word) => isBroken(word, parent)) ||
+        lines.some((line) => Math.max(line.right - set.right, set.left - line.left) > 1)
+      )
+        say('broken', mark)
+      for (const line of lines) {
+        const letters = seenPart(
+          { left: line.left, right: line.right, top: line.top + 0.22 * size, bottom: line.bottom - 0.22 * size },
+          parent,
+        )
+        for (const { one, box } of solid) {
+          const common = meet(letters, box)
+          if (common.right - common.left <= 1 || common.bottom - common.top <= 1) continue
+          if (one.contains(parent) || parent.contains(one)) continue
+          const [x, y] = [(common.left + common.right) / 2, (common.top + common.bottom) / 2]
+          const before = view.scrollY
+          view.scrollTo({ top: Math.max(0, y - 300), behavior: 'instant' })
+          const stack = root.elementsFromPoint(x, y - view.scrollY + before)
+          view.scrollTo({ top: before, behavior: 'instant' })
+          const [over, under] = [stack.findIndex((each) => one.contains(each)), stack.findIndex((each) => parent.contains(each))]
+          if (over >= 0 && under >= 0 && over < under) say('covered', mark)
+        }
+      }
+    }
+  }
+  return wrong
+}
