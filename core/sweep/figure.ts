@@ -1,5 +1,6 @@
 const SPACE = '[ \\t\\n\\u00a0\\u202f\\u2009]'
-const AMOUNT = `\\d[\\d.,’']*(?:${SPACE}\\d{3}(?!\\d))*`
+/** Of so many figures at most, so that a text of nothing else takes no longer than it is long. */
+const AMOUNT = `(?<!\\d)\\d[\\d.,’']{0,14}(?:${SPACE}\\d{3}(?!\\d)){0,4}`
 const TERM =
   '(?:%|°|px|km|cm|mm|kg|min|hours?|nights?|days?|weeks?|months?|years?|people|guests|Stunden|Tage|Wochen|Monate|Jahre|heures|nuits|jours|mois|ans)'
 

@@ -41,12 +41,14 @@ export type Scene = {
   boxes: Record<string, At>
   words?: Record<string, Partial<WordsRead> & { count?: number }>
   cuts?: readonly string[]
+  /** Blocks that paint a ground of their own. */
+  paints?: readonly string[]
   pictures?: Picture[]
 }
 
 export const siteWith = (sections: Site['pages'][number]['sections']): Site => siteOf('Observatory', sections)
 
-export function readingOf({ width = 800, boxes, words = {}, cuts = [] }: Scene): Reading {
+export function readingOf({ width = 800, boxes, words = {}, cuts = [], paints = [] }: Scene): Reading {
   const blocks = Object.entries(boxes).map(([id, at]): [string, BlockRead] => {
     const { count = 1, ...more } = words[id] ?? {}
     return [
@@ -54,6 +56,7 @@ export function readingOf({ width = 800, boxes, words = {}, cuts = [] }: Scene):
       {
         box: boxOf(at),
         cuts: { across: cuts.includes(id), down: cuts.includes(id) },
+        paints: paints.includes(id),
         ...(words[id] ? { words: lines(at, count, more) } : {}),
       },
     ]

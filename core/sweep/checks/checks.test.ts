@@ -2,7 +2,9 @@ import { describe, expect, test } from 'vitest'
 import type { Block } from '#core/blocks/index'
 import type { Picture } from '#core/picture/picture'
 import { pixels } from '#core/values/length'
-import { block, foundBy } from '../scene.fixture'
+import { factsOf } from '../facts'
+import { block, foundBy, readingOf, siteWith } from '../scene.fixture'
+import { WIDTH_CHECKS } from './index'
 
 const text = (id: string) => block('text', id)
 const group = (id: string, held: object[], values = {}) => block('group', id, values, { children: held })
@@ -46,7 +48,80 @@ describe('what reaches past something', () => {
   })
 })
 
+describe('what the engine says of the page', () => {
+  const past = (width: number, by: number, mirrored = false, more: object = {}) => {
+    const held = [text('words')]
+    const site = siteWith([block('section', 'band', {}, { children: held })])
+    const boxes = { band: [0, 0, 800, 600], words: [20, 0, width, 40] } as const
+    const reading = { ...readingOf({ boxes, words: { words: more } }), past: { by, block: 'band' } }
+    const at = { reading, facts: factsOf(site, site.pages[0]!.sections), breakpoints: site.breakpoints, range: 0, window: 800 }
+    return [...WIDTH_CHECKS.pastWindow.find({ ...at, mirrored, pictures: [] })].map((one) => [one.block, one.by])
+  }
+
+  test('a page that is a px wider scrolls; one that is not, does not, whatever its boxes say', () => {
+    expect(past(781, 1)).toEqual([['words', 1]])
+    expect(past(900, 0)).toEqual([])
+  })
+
+  test('what no block accounts for is found by what the engine blames', () => {
+    expect(past(300, 40)).toEqual([['band', 40]])
+  })
+
+  test('a line that goes on past its box makes the page scroll as a box does', () => {
+    expect(past(300, 90, false, { lines: [{ left: 20, top: 0, right: 890, bottom: 40 }] })).toEqual([['words', 90]])
+  })
+})
+
 describe('words', () => {
+  test('that something is painted over are found, with what covers them, but not behind what is shown in turn', () => {
+    const covered = (held: object[]) => {
+      const site = siteWith([block('section', 'band', {}, { children: held })])
+      const reading = readingOf({ boxes: { words: [0, 0, 300, 40], card: [0, 30, 300, 40] }, words: { words: {} } })
+      Object.assign(reading.blocks.get('words')!, { covered: { by: 'card', px: 7 } })
+      const at = { reading, facts: factsOf(site, site.pages[0]!.sections), breakpoints: site.breakpoints, range: 0, window: 800 }
+      return [...WIDTH_CHECKS.coveredWords.find({ ...at, pictures: [] })]
+    }
+    expect(covered([text('words'), group('card', [])])).toEqual([{ block: 'words', beside: 'card', by: 7 }])
+    const slides = [group('one', [text('words')]), group('card', [])]
+    expect(covered([block('slideshow', 'show', {}, { children: slides })])).toEqual([])
+  })
+
+  test('that leave the ground or the fixed box that they stand in are found by how far; held and scrolled ones are not', () => {
+    const boxes = { card: [0, 0, 300, 40], words: [0, 0, 300, 80] } as const
+    const four = { words: { words: { count: 4 } } }
+    const fixed = (values: object, own = {}) =>
+      foundBy('wordsOut', [group('card', [block('text', 'words', own)], values)], { boxes, ...four })
+    // Letters end 0.22 of their size, 16 px, before their line does.
+    expect(fixed({ height: pixels(40) })).toEqual([['words', 'card', 36.48]])
+    expect(fixed({})).toEqual([])
+    expect(fixed({ height: pixels(40) }, { position: 'held' })).toEqual([])
+    expect(fixed({ height: pixels(40), layout: 'row', scrolls: true })).toEqual([])
+    expect(foundBy('wordsOut', [group('card', [text('words')])], { boxes, ...four, paints: ['card'] })).toEqual([
+      ['words', 'card', 36.48],
+    ])
+    // The ground that is nearest counts.
+    expect(foundBy('wordsOut', [group('card', [text('words')])], { boxes, ...four, paints: ['card', 'words'] })).toEqual([])
+  })
+
+  test('that touch the edge of their ground are found, and not those with air around them', () => {
+    const held = [group('card', [text('words')])]
+    const at = (left: number, top: number) => ({
+      boxes: { card: [0, 0, 300, 100], words: [left, top, 200, 24] } as const,
+      words: { words: {} },
+      paints: ['card'],
+    })
+    expect(foundBy('tightEdge', held, at(0, 30))).toEqual([['words', 'card', 4]])
+    expect(foundBy('tightEdge', held, at(3, 30))).toEqual([['words', 'card', 1]])
+    expect(foundBy('tightEdge', held, at(12, 30))).toEqual([])
+    expect(foundBy('tightEdge', held, { ...at(0, 30), paints: [] })).toEqual([])
+  })
+
+  test('with a figure on two lines are found', () => {
+    const boxes = { words: [0, 0, 300, 40] } as const
+    expect(foundBy('partedFigure', [text('words')], { boxes, words: { words: { parted: '£1 250' } } })).toEqual([['words', 1]])
+    expect(foundBy('partedFigure', [text('words')], { boxes, words: { words: {} } })).toEqual([])
+  })
+
   test('over words are found where their letters meet, and not where only their lines do', () => {
     const held = [text('one'), text('two')]
     const words = { one: {}, two: {} }
