@@ -22,36 +22,65 @@ import { CHROMIUM } from '../playwright.config'
 export type Checked = Finding & { page: string; fault: boolean }
 
 type Sweeps = {
-  sweepAll: (site: unknown) => Promise<WidthFinding[][]>
-  wordsOfAll: (site: unknown) => Promise<WordsOver[][]>
+  sweepPage: (site: unknown, page: number) => Promise<WidthFinding[]>
+  wordsOfPage: (site: unknown, page: number) => Promise<WordsOver[]>
 }
+
+/** What was found on a page, or why it could not be looked at. */
+export type Looked = Checked[] | { failed: string }
 
 /** An address that is asked for nowhere else: all of it is answered here. */
 const HOST = 'http://check.yarrowfinch.test'
 
-/** Runs the pages of a site through all widths, and looks at their access. @returns undefined where there is no Chromium */
-export async function checkInBrowser(site: Site, sources: Sources): Promise<Checked[] | undefined> {
-  if (!existsSync(CHROMIUM.executablePath)) return undefined
-  const browser = await chromium.launch(CHROMIUM)
-  try {
-    const context = await browser.newContext()
-    await context.route('**/*', await answers(site, sources))
-    const tab = await context.newPage()
-    await tab.goto(`${HOST}/`)
-    await tab.addScriptTag({ url: `${HOST}/live/sweeps.js`, type: 'module' })
-    await tab.waitForFunction('globalThis.wordsOfAll')
-    const widths = await tab.evaluate((given) => (globalThis as unknown as Sweeps).sweepAll(given), site as unknown)
-    const over = await tab.evaluate((given) => (globalThis as unknown as Sweeps).wordsOfAll(given), site as unknown)
-    const found = site.pages.flatMap((page, n): Checked[] => [
-      ...widths[n]!.map((one) => ({ ...one, page: page.id })),
-      ...overFindings(site, page, over[n]!),
-    ])
-    const script = await accessScript()
-    for (const page of site.pages) found.push(...(await accessOn(tab, site, page, script)))
-    return found
-  } finally {
-    await browser.close()
+/** Browsers in which pages are looked at beside each other: each has a process of its own, and machines have two cores at least. */
+const BESIDE = 2
+
+/**
+ * Runs the pages of a site through all widths, and looks at their access, two pages at a time.
+ * @param onPage told what was found on a page, by its number from 0, as soon as it is known
+ * @returns false where there is no Chromium
+ */
+export async function checkInBrowser(
+  site: Site,
+  sources: Sources,
+  onPage: (page: number, found: Looked) => void,
+): Promise<boolean> {
+  if (!existsSync(CHROMIUM.executablePath)) return false
+  const answer = await answers(site, sources)
+  const script = await accessScript()
+  let next = 0
+  const look = async () => {
+    const browser = await chromium.launch(CHROMIUM)
+    try {
+      const context = await browser.newContext()
+      await context.route('**/*', answer)
+      const tab = await context.newPage()
+      while (next < site.pages.length) {
+        const n = next++
+        onPage(n, await pageIn(tab, site, n, script).catch((error: Error) => ({ failed: error.message.split('\n')[0]! })))
+      }
+    } finally {
+      await browser.close()
+    }
   }
+  await Promise.all(Array.from({ length: Math.min(BESIDE, site.pages.length) }, look))
+  return true
+}
+
+/** Looks at one page in a tab. */
+async function pageIn(tab: Tab, site: Site, n: number, script: string): Promise<Checked[]> {
+  const page = site.pages[n]!
+  await tab.goto(`${HOST}/`)
+  await tab.addScriptTag({ url: `${HOST}/live/sweeps.js`, type: 'module' })
+  await tab.waitForFunction('globalThis.wordsOfPage')
+  const given = [site, n] as [unknown, number]
+  const widths = await tab.evaluate((args) => (globalThis as unknown as Sweeps).sweepPage(...args), given)
+  const over = await tab.evaluate((args) => (globalThis as unknown as Sweeps).wordsOfPage(...args), given)
+  return [
+    ...widths.map((one) => ({ ...one, page: page.id })),
+    ...overFindings(site, page, over),
+    ...(await accessOn(tab, site, page, script)),
+  ]
 }
 
 async function accessOn(tab: Tab, site: Site, page: Site['pages'][number], script: string): Promise<Checked[]> {
@@ -66,21 +95,13 @@ async function accessOn(tab: Tab, site: Site, page: Site['pages'][number], scrip
   return accessFindings(reads, blocks, site.language).map((one) => ({ ...one, page: page.id }))
 }
 
-/** The sweeps as one module for the browser: of all pages through all widths, and of their words over pictures. */
+/** The sweeps as one module for the browser: of a page through all widths, and of its words over pictures. */
 const SWEEPS = `import { createSweeper } from './app/live/sweeper'
   import { sweepWords } from './app/live/sweep-words'
   const running = { signal: new AbortController().signal, onProgress: () => undefined }
-  globalThis.sweepAll = async (site) => {
-    const sweeper = createSweeper()
-    const found = []
-    for (const page of site.pages) found.push((await sweeper.run(site, page, running)).findings)
-    return found
-  }
-  globalThis.wordsOfAll = async (site) => {
-    const found = []
-    for (const page of site.pages) found.push(await sweepWords(site, page, running))
-    return found
-  }`
+  const sweeper = createSweeper()
+  globalThis.sweepPage = async (site, page) => (await sweeper.run(site, site.pages[page], running)).findings
+  globalThis.wordsOfPage = (site, page) => sweepWords(site, site.pages[page], running)`
 
 /** What answers a browser that looks at a site: its pages, pictures and fonts, and nothing else. */
 async function answers(site: Site, { picture, font, linked }: Sources): Promise<(route: Route) => Promise<void>> {
@@ -88,9 +109,10 @@ async function answers(site: Site, { picture, font, linked }: Sources): Promise<
   const css = fontsCss()
   const byHash = new Map(site.pictures.map((one) => [one.hash, one]))
   const types: Record<string, string> = { html: 'text/html; charset=utf-8', css: 'text/css', js: 'text/javascript' }
+  let sweeps: Promise<string> | undefined
   const find = async ({ pathname, searchParams }: URL): Promise<{ body: string | Uint8Array; type: string } | undefined> => {
     if (pathname === '/') return { body: '<!doctype html><title>Check</title>', type: types.html! }
-    if (pathname === '/live/sweeps.js') return { body: await bundled(SWEEPS, 'esm'), type: types.js! }
+    if (pathname === '/live/sweeps.js') return { body: await (sweeps ??= bundled(SWEEPS, 'esm')), type: types.js! }
     // Where a module beside the sweeps looks for its worker.
     if (pathname === '/workers/legibility.ts')
       return { body: await bundled(`import './app/workers/legibility'`, 'esm'), type: types.js! }

@@ -2,10 +2,12 @@ import { basename, resolve } from 'node:path'
 import { findings } from '#core/analysis/checks/index'
 import { weightFindings } from '#core/analysis/first-load'
 import { rangesInWords } from '#core/analysis/finding'
+import { saidOf } from '#core/analysis/where'
 import { namesOf, wordsToSpell } from '#core/analysis/spelling'
 import { FormatError } from '#core/formats/site-json'
 import { notExcused } from '#core/site/excuse'
-import type { Site } from '#core/site/schema'
+import type { SiteFile } from '#core/formats/site-zip'
+import type { Page, Site } from '#core/site/schema'
 import { unknownWords } from '#server/threads/spelling'
 import { weightsOf } from '#server/weights'
 import { checkInBrowser, type Checked } from './check-in-browser'
@@ -17,7 +19,8 @@ const USAGE = `Usage: npm run check -- FILE [--json] [--strict]
 Checks all pages of a .site.json or .site.zip as the Check screen does: what is missing before launch, every width from
 280 to 2560 px, words over pictures, access in each state, and weights. It fails where something is a fault; with --strict
 also where something is for your eye. What a .site.json holds is looked for in "pictures", "fonts" and "files" beside
-it. Widths, words over pictures and access need Chromium, and are passed over, which is said, where there is none.`
+it. Pages are said as soon as they are known. What could not be looked at is said: where there is no Chromium, widths, words
+over pictures and access; pictures that are not there; a page that cannot be laid out. With --strict it fails as well.`
 
 /** Words of each page that no dictionary has; where there is none of the language, nothing is said. */
 async function spelling(site: Site): Promise<Checked[]> {
@@ -63,39 +66,73 @@ async function checked(args: string[], say: (text: string) => void, complain: (t
   const read = await openSiteFile(file)
   const { site } = read
   const sources = sourcesOf(read)
-  const seen = await checkInBrowser(site, sources)
-  const weights = await weightsOf(site, {}, sources)
-  const all: Checked[] = [
-    ...findings(site),
-    ...(await spelling(site)),
-    ...(seen ?? []),
-    ...site.pages.flatMap((page) => weightFindings(site, page.id, weights)),
-  ]
+  const json = flags.has('--json')
+  const known = [...findings(site), ...(await spelling(site))]
+  const weights = weightsOf(site, {}, sources)
+  // Pages are said in their order, each as soon as it and all before it are known.
+  const looked = new Map<number, Checked[]>()
+  const missed = missing(read)
+  let said = 0
+  const openOn = async (n: number): Promise<Checked[]> => {
+    const page = site.pages[n]!
+    const own = known.filter((one) => one.page === page.id)
+    return notExcused(site.excuses, [...own, ...(looked.get(n) ?? []), ...weightFindings(site, page.id, await weights)])
+  }
+  const sayNext = async () => {
+    for (let found = looked.get(said); found && !json; found = looked.get(said)) {
+      const n = said++
+      sayPage(site.pages[n]!, await openOn(n), say)
+    }
+  }
+  let saying = Promise.resolve()
+  const seen = await checkInBrowser(site, sources, (n, found) => {
+    if ('failed' in found) missed.push(`The page “${site.pages[n]!.name}” could not be laid out: ${found.failed}`)
+    looked.set(n, 'failed' in found ? [] : found)
+    saying = saying.then(sayNext)
+  })
+  if (!seen) {
+    missed.push('There is no Chromium here: widths, words over pictures and access were not checked.')
+    for (const n of site.pages.keys()) looked.set(n, [])
+    saying = saying.then(sayNext)
+  }
+  await saying
+  const about = known.filter((one) => one.page === undefined)
+  const all = [...about, ...site.pages.flatMap((page, n) => [...known.filter((one) => one.page === page.id), ...looked.get(n)!])]
+  for (const page of site.pages) all.push(...weightFindings(site, page.id, await weights))
   const open = notExcused(site.excuses, all)
   const excused = all.filter((one) => !open.includes(one))
   const faults = open.filter((one) => one.fault)
-  if (flags.has('--json'))
+  if (json)
     say(
       JSON.stringify(
-        { file: basename(file), site: site.name, widthsChecked: seen !== undefined, findings: open, excused },
+        { file: basename(file), site: site.name, widthsChecked: seen, notLookedAt: missed, findings: open, excused },
         null,
         2,
       ),
     )
   else {
-    for (const page of site.pages) {
-      const own = open.filter((one) => one.page === page.id).sort((a, b) => Number(b.fault) - Number(a.fault))
-      say(own.length === 0 ? `${page.name}: clean` : page.name)
-      for (const { fault, kind, sentence, ranges } of own)
-        say(`  ${fault ? 'FAULT' : 'eye  '}  ${sentence}${ranges ? ` ${rangesInWords(ranges)}` : ''}  [${kind}]`)
-    }
-    if (seen === undefined) say('There is no Chromium here: widths, words over pictures and access were not checked.')
+    for (const one of missed) say(one)
     say(
       `${faults.length} ${faults.length === 1 ? 'fault' : 'faults'}, ${open.length - faults.length} for your eye, ${excused.length} excused.`,
     )
   }
   // Who asks for all of it is not told that all is well where not all was looked at.
-  return (flags.has('--strict') ? open : faults).length > 0 || (flags.has('--strict') && seen === undefined) ? 1 : 0
+  return (flags.has('--strict') ? open.length + missed.length : faults.length) > 0 ? 1 : 0
+}
+
+/** What a file names and neither holds nor has beside it, so that it cannot be looked at. */
+const missing = ({ site, pictures }: SiteFile): string[] =>
+  site.pictures
+    .filter(({ hash }) => !pictures.has(hash))
+    .map(({ name }) => `The picture “${name}” is not there, so what stands over it was not looked at.`)
+
+/** Says what was found on a page, faults first. */
+function sayPage(page: Page, found: Checked[], say: (text: string) => void): void {
+  say(found.length === 0 ? `${page.name}: clean` : page.name)
+  for (const one of found.toSorted((a, b) => Number(b.fault) - Number(a.fault)))
+    say(
+      `  ${one.fault ? 'FAULT' : 'eye  '}  ${saidOf(page, one)}${one.ranges ? ` ${rangesInWords(one.ranges)}` : ''}  [${one.kind}]`,
+    )
 }
 
 if (resolve(process.argv[1] ?? '') === import.meta.filename) process.exitCode = await check(process.argv.slice(2))

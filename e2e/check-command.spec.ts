@@ -1,9 +1,10 @@
 import { spawn } from 'node:child_process'
-import { mkdtempSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { pixels } from '#core/values/length'
 import { removeFolder } from '#server/remove-folder'
+import type { Site } from '#core/site/schema'
 import { section, siteOf, worded } from '#core/site/made.fixture'
 import { check as checkFile } from '../bin/check'
 import { expect, test } from './application'
@@ -41,6 +42,10 @@ for (const [name, tag, clean] of [
     expect(text).not.toContain('not checked')
     expect(text).toContain(clean)
     expect(code).toBe(0)
+    // Two pages are looked at beside each other, and said in the order of the site.
+    const { pages } = JSON.parse(readFileSync(`demo/${name}.site.json`, 'utf8')) as { pages: { name: string }[] }
+    const said = text.split('\n').filter((line) => pages.some((page) => line === page.name || line === `${page.name}: clean`))
+    expect(said.map((line) => line.replace(/: clean$/, ''))).toEqual(pages.map((page) => page.name))
   })
 
 test('a site with faults fails, and says them as JSON; what is no site is a sentence', async () => {
@@ -66,6 +71,16 @@ test('a site with faults fails, and says them as JSON; what is no site is a sent
     expect.objectContaining({ kind: 'wordsOver', fault: true, ranges: [{ from: 280, to: 2560 }] }),
   )
   expect(said.findings).toContainEqual(expect.objectContaining({ kind: 'overBudget', fault: true }))
+
+  // What could not be looked at is said, and is no reason to fail but for who asks for all of it.
+  const tidy = siteOf('Tidy', [section('plan', [worded('heading', 'head', 'Bring a coat')])])
+  const { pictures } = JSON.parse(readFileSync('demo/observatory.site.json', 'utf8')) as Pick<Site, 'pictures'>
+  writeFileSync(file, JSON.stringify({ ...tidy, pictures: pictures.slice(0, 1) }))
+  const without = await check(file)
+  expect(without.text).toContain(`The picture “${pictures[0]!.name}” is not there, so what stands over it was not looked at.`)
+  const strict = JSON.parse((await check(file, '--json', '--strict')).text) as { notLookedAt: string[] }
+  expect(strict.notLookedAt).toHaveLength(1)
+  expect((await check(file, '--strict')).code).toBe(1)
 
   const broken = join(folder, 'broken.site.json')
   writeFileSync(broken, '{"format":')

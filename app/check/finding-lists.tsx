@@ -1,5 +1,6 @@
 import { Link } from 'react-router'
 import { type Finding, rangesInWords, sorted } from '#core/analysis/finding'
+import { saidOf } from '#core/analysis/where'
 import { excuseOf } from '#core/site/excuse'
 import type { Page } from '#core/site/schema'
 import { useSession, useSessionStore } from '../session/context'
@@ -52,7 +53,7 @@ function List({ label, found, page, onShow }: ListProps) {
                   className="text-left font-semibold hover:underline"
                   onClick={() => onShow({ block, width: one.worst ?? ranges?.[0]?.from ?? 1280 })}
                 >
-                  {one.sentence}
+                  {saidOf(page, one)}
                 </button>
               ) : (
                 <span className="font-semibold">{one.sentence}</span>

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { rangesInWords } from '#core/analysis/finding'
+import { whereOf } from '#core/analysis/where'
 import type { Excuse } from '#core/site/excuse'
 import type { WidthFinding } from '#core/sweep/find'
 import type { Sweeper, Swept } from '../live/sweeper'
@@ -30,6 +31,7 @@ export function FindingRow({ finding, excuse, swept, sweeper, chosen, onChoose, 
   const page = useSession(pageOf)
   const [excusing, setExcusing] = useState(false)
   const { sentence, why, ranges, block, fault } = finding
+  const where = whereOf(page, finding)
   return (
     <li className={`border-t border-line ${chosen ? 'bg-yarrow/25' : ''}`} data-finding={finding.kind}>
       <button
@@ -39,7 +41,10 @@ export function FindingRow({ finding, excuse, swept, sweeper, chosen, onChoose, 
         onClick={() => onChoose(chosen ? null : finding)}
       >
         <Sign fault={fault && !excuse} />
-        <span className="font-semibold">{sentence}</span>
+        <span className="font-semibold">
+          {where && <span className="figure font-normal text-ink-2">{where}: </span>}
+          {sentence}
+        </span>
         <span className="figure ml-3 whitespace-nowrap text-ink-2">{shortRanges(finding)}</span>
       </button>
       {chosen && (

@@ -1,6 +1,7 @@
 import { Popover } from 'radix-ui'
 import { useEffect, useState } from 'react'
 import { rangesInWords, sorted } from '#core/analysis/finding'
+import { whereOf } from '#core/analysis/where'
 import { rangeAt } from '#core/grid/columns'
 import { rangeScopes } from '#core/style/cascade'
 import { keyOf, type WidthFinding } from '#core/sweep/find'
@@ -112,7 +113,9 @@ function SegmentMark({ x, segment }: { x: Axis; segment: Segment }) {
 function FindingRow({ finding }: { finding: WidthFinding }) {
   const store = useSessionStore()
   const breakpoints = useSession((state) => state.session.site.breakpoints)
+  const page = useSession(pageOf)
   const { sentence, why, ranges, worst, block } = finding
+  const where = whereOf(page, finding)
   return (
     <div className="grid grid-cols-[16px_1fr] border-t border-line py-2 first:border-t-0">
       <FaultSign className="mt-1.5" />
@@ -124,7 +127,10 @@ function FindingRow({ finding }: { finding: WidthFinding }) {
           store.setState({ scope: rangeScopes(breakpoints)[rangeAt(breakpoints, worst)]! })
         }}
       >
-        <span className="block font-semibold">{sentence}</span>
+        <span className="block font-semibold">
+          {where && <span className="figure font-normal text-ink-2">{where}: </span>}
+          {sentence}
+        </span>
         <span className="figure block text-rust">{rangesInWords(ranges)}</span>
         <span className="block text-label text-ink-2">{why} Show it there.</span>
       </Popover.Close>

@@ -12,7 +12,7 @@ export type Standing = { id: string; element: HTMLElement; read: BlockRead; pain
 export type Paint = {
   /** True where nothing is seen through it. */
   solid: boolean
-  /** True where it paints a ground or an edge, or is a picture. */
+  /** True where it paints a ground or an edge all around, or is a picture. */
   any: boolean
   /** True where it, or what holds it, stays in the window: what is scrolled under it is seen again. */
   stays: boolean
@@ -37,14 +37,20 @@ function imageAlpha(image: string): number {
   return Math.min(...[...image.matchAll(COLOURS)].map(([colour]) => alphaOf(colour)), 1)
 }
 
-/** How an element paints, by its computed style. @param held what holds it, as it paints */
+/**
+ * How an element paints, by its computed style.
+ * @param opacity of it and of all around it, 0 to 1
+ * @param stays true where it or something around it stays in the window
+ */
 export function paintOf(element: HTMLElement, style: CSSStyleDeclaration, opacity: number, stays: boolean): Paint {
   const ground = Math.max(alphaOf(style.backgroundColor), imageAlpha(style.backgroundImage))
   const own = element.matches('img, video, picture')
     ? element
     : element.querySelector(':scope > img, :scope > picture, :scope > video')
   const picture = own && !own.closest('[data-block]')!.isSameNode(element) ? null : own
-  const edge = style.borderTopStyle !== 'none' || style.borderBottomStyle !== 'none' || style.borderLeftStyle !== 'none'
+  // A line above or under words is no ground; one all around is seen as one.
+  const sides = [style.borderTopStyle, style.borderRightStyle, style.borderBottomStyle, style.borderLeftStyle]
+  const edge = sides.every((one) => one !== 'none')
   return {
     solid: Math.max(ground, picture ? 1 : 0) * opacity >= SOLID,
     any: ground > 0.04 || picture !== null || edge,
