@@ -2,7 +2,7 @@ import { applyEdit } from '#core/edits/index'
 import { forAllCopies } from '#core/edits/through-shared'
 import type { Repair } from '#core/analysis/finding'
 import type { Site } from '#core/site/schema'
-import type { WidthFinding } from '#core/sweep/find'
+import { keyOf, type WidthFinding } from '#core/sweep/find'
 import { isMended } from '#core/sweep/mended'
 import { candidatesFor } from '#core/sweep/repairs/index'
 import type { Sweeper } from '../live/sweeper'
@@ -82,6 +82,7 @@ async function mends(
   const ids = new Set<string | undefined>(concerned.map((one) => one.id))
   const result = await sweeper.run(tried, page, {
     signal,
+    unless: { width: finding.worst, key: keyOf(finding) },
     ...(finding.section === undefined ? {} : { only: ids as ReadonlySet<string> }),
   })
   if (!result) return false

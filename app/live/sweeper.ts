@@ -24,6 +24,8 @@ type Running = {
   onProgress?: (share: number) => void
   /** Ids of the sections that are run through, where not all are. */
   only?: ReadonlySet<string>
+  /** Gives up at once where a finding still holds at a width: whoever tries what mends it need not see the others. */
+  unless?: { width: number; key: string }
 }
 
 export type Sweeper = {
@@ -77,7 +79,7 @@ export function createSweeper(stress?: Stress): Sweeper {
     hidden: HiddenFrame,
     site: Site,
     shown: Section[],
-    { signal, onProgress }: Running,
+    { signal, onProgress, unless }: Running,
     onWidth: () => void,
   ): Promise<Looked | undefined> {
     const finder = createFinder(site, shown, heightFor, stress?.mirrored)
@@ -92,6 +94,7 @@ export function createSweeper(stress?: Stress): Sweeper {
     }
     // At the widest, words stand on one line, and the width of each is known from then on.
     look(SWEPT.to)
+    if (unless && finder.look(look(unless.width)).has(unless.key)) return undefined
     const first = widthsAtBreakpoints(site.breakpoints)
     const run = sweep(swept.from, swept.to, STEP, first, isStraight)
     let [next, since, widths] = [run.next(), performance.now(), 0]
@@ -109,7 +112,8 @@ export function createSweeper(stress?: Stress): Sweeper {
     return finder.findings(next.value)
   }
 
-  async function runThrough(given: Site, asked: Page, { signal, onProgress, only }: Running): Promise<Swept | undefined> {
+  async function runThrough(given: Site, asked: Page, running: Running): Promise<Swept | undefined> {
+    const { signal, onProgress, only } = running
     if (signal.aborted) return undefined
     const site = stress?.change?.(given) ?? given
     const page = site === given ? asked : (site.pages.find((one) => one.id === asked.id) ?? asked)
@@ -147,7 +151,7 @@ export function createSweeper(stress?: Stress): Sweeper {
       // Words that first appear at another width may want a face that is still on its way: then all is measured once more.
       do {
         faces = await hidden.faces()
-        looked = await lookThrough(hidden, site, shown, { signal, onProgress }, () => widths++)
+        looked = await lookThrough(hidden, site, shown, running, () => widths++)
         if (!looked) return undefined
       } while ((await hidden.faces()) !== faces)
       const { findings, at } = looked
