@@ -31,6 +31,9 @@ const LONG = 2
 /** Share of the letters' size by which the parts of a word that ends in a hyphen are longer than the word. */
 const HYPHEN = 0.12
 
+/** Px below which a box of letters is none: where a word begins, an engine may leave a sliver at the end of the line before. */
+const SLIVER = 0.5
+
 /** Displays that set no lines of their own. */
 const INLINE = /^(inline|contents)$/
 
@@ -140,11 +143,12 @@ function fit(
   // Cells of a table have rooms of their own.
   if (widest.length < 2) for (const { left, right } of lines) over = Math.max(over, right - box.right, box.left - left)
   for (const { room, range, letters } of widest) {
-    const rects = [...range.getClientRects()].filter((one) => one.width > 0)
+    const rects = [...range.getClientRects()].filter((one) => one.width >= SLIVER)
     const around = room === element ? box : room.getBoundingClientRect()
     if (rowsOf(rects) > 1) {
       // One that is hyphenated by the rules of its language is as it is meant to be.
-      if (hyphenates(room.ownerDocument) && sumOf(rects) > letters * size + size * HYPHEN) continue
+      const mayPart = hyphenates(room.ownerDocument) || element.textContent.includes('\u00ad')
+      if (mayPart && sumOf(rects) > letters * size + size * HYPHEN) continue
       broken = true
       const { paddingLeft, paddingRight } = room.ownerDocument.defaultView!.getComputedStyle(room)
       const inside = around.right - around.left - Number.parseFloat(paddingLeft) - Number.parseFloat(paddingRight)
@@ -158,7 +162,7 @@ function fit(
 function rowsOf(rects: Iterable<DOMRect>): number {
   let [rows, bottom] = [0, -Infinity]
   for (const one of rects) {
-    if (one.width === 0) continue
+    if (one.width < SLIVER) continue
     if (one.top >= bottom - one.height / 2) rows++
     bottom = Math.max(bottom, one.bottom)
   }
@@ -177,7 +181,7 @@ const sumOf = (rects: Iterable<{ width: number }>): number => {
 function linesOf(rects: readonly DOMRect[]): Box[] {
   const lines: Box[] = []
   for (const { left, top, right, bottom } of rects) {
-    if (right - left < 0.5) continue
+    if (right - left < SLIVER) continue
     const same = lines.find(
       (one) =>
         Math.min(one.bottom, bottom) - Math.max(one.top, top) > Math.min(one.bottom - one.top, bottom - top) / 2 &&
