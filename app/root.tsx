@@ -14,7 +14,7 @@ import { Toaster } from 'sonner'
 import './app.css'
 import { useAwake } from './awake/awake'
 import { FirstScripts, useNonce } from './nonce'
-import { readsAhead } from './routes/read-ahead'
+import { readsAhead } from './read-ahead'
 
 export const middleware = [readsAhead]
 

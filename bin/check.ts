@@ -69,43 +69,42 @@ async function checked(args: string[], say: (text: string) => void, complain: (t
   const json = flags.has('--json')
   const known = [...findings(site), ...(await spelling(site))]
   const weights = weightsOf(site, {}, sources)
+  // What is wrong with them is said where they are waited for.
+  weights.catch(() => undefined)
+  const missed = missing(read)
   // Pages are said in their order, each as soon as it and all before it are known.
   const looked = new Map<number, Checked[]>()
-  const missed = missing(read)
-  let said = 0
-  const openOn = async (n: number): Promise<Checked[]> => {
-    const page = site.pages[n]!
-    const own = known.filter((one) => one.page === page.id)
-    return notExcused(site.excuses, [...own, ...(looked.get(n) ?? []), ...weightFindings(site, page.id, await weights)])
-  }
+  const all: Checked[] = []
+  let next = 0
   const sayNext = async () => {
-    for (let found = looked.get(said); found && !json; found = looked.get(said)) {
-      const n = said++
-      sayPage(site.pages[n]!, await openOn(n), say)
+    for (let seen = looked.get(next); seen; seen = looked.get(next)) {
+      const page = site.pages[next++]!
+      const found = [...known.filter((one) => one.page === page.id), ...seen, ...weightFindings(site, page.id, await weights)]
+      all.push(...found)
+      if (!json) sayPage(page, notExcused(site.excuses, found), say)
     }
   }
   let saying = Promise.resolve()
-  const seen = await checkInBrowser(site, sources, (n, found) => {
-    if ('failed' in found) missed.push(`The page “${site.pages[n]!.name}” could not be laid out: ${found.failed}`)
-    looked.set(n, 'failed' in found ? [] : found)
-    saying = saying.then(sayNext)
-  })
-  if (!seen) {
-    missed.push('There is no Chromium here: widths, words over pictures and access were not checked.')
-    for (const n of site.pages.keys()) looked.set(n, [])
+  const onPage = (n: number, seen: Checked[]) => {
+    looked.set(n, seen)
     saying = saying.then(sayNext)
   }
+  const looks = await checkInBrowser(site, sources, (n, found) => {
+    if ('failed' in found) missed.push(`The page “${site.pages[n]!.name}” could not be laid out: ${found.failed}`)
+    onPage(n, 'failed' in found ? [] : found)
+  })
+  if (!looks) {
+    missed.push('There is no Chromium here: widths, words over pictures and access were not checked.')
+    for (const n of site.pages.keys()) onPage(n, [])
+  }
   await saying
-  const about = known.filter((one) => one.page === undefined)
-  const all = [...about, ...site.pages.flatMap((page, n) => [...known.filter((one) => one.page === page.id), ...looked.get(n)!])]
-  for (const page of site.pages) all.push(...weightFindings(site, page.id, await weights))
   const open = notExcused(site.excuses, all)
   const excused = all.filter((one) => !open.includes(one))
   const faults = open.filter((one) => one.fault)
   if (json)
     say(
       JSON.stringify(
-        { file: basename(file), site: site.name, widthsChecked: seen, notLookedAt: missed, findings: open, excused },
+        { file: basename(file), site: site.name, widthsChecked: looks, notLookedAt: missed, findings: open, excused },
         null,
         2,
       ),

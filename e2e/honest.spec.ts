@@ -55,7 +55,8 @@ for (const [which, first] of [
     page,
     app,
   }) => {
-    test.slow()
+    // Every px of every page, twice: a minute or more for each on a machine that others use as well.
+    test.setTimeout(PAGES * 120_000)
     const wrong: string[] = []
     const count = { pages: 0, widths: 0, measured: 0 }
     await page.goto(`${app.url}/fonts.css`)

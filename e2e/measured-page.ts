@@ -115,7 +115,7 @@ export async function measurePage([src, from, to]: readonly [string, number, num
       if (!found.has(key)) wrong.push({ kind, mark, width })
       found.add(key)
     }
-    const solid = all.filter((one) => isSolid(one)).map((one) => ({ one, box: seenPart(one.getBoundingClientRect(), one) }))
+    const boxes = all.map((one) => ({ one, whole: one.getBoundingClientRect() }))
     for (const [n, { parent, mark, words }] of said.entries()) {
       const lines = [...whole[n]!.getClientRects()].filter((one) => one.width > 0.5)
       if (lines.length === 0) continue
@@ -142,10 +142,11 @@ export async function measurePage([src, from, to]: readonly [string, number, num
           { left: line.left, right: line.right, top: line.top + 0.22 * size, bottom: line.bottom - 0.22 * size },
           parent,
         )
-        for (const { one, box } of solid) {
-          const common = meet(letters, box)
-          if (common.right - common.left <= 1 || common.bottom - common.top <= 1) continue
-          if (one.contains(parent) || parent.contains(one)) continue
+        const shares = (common: Sides) => common.right - common.left > 1 && common.bottom - common.top > 1
+        for (const { one, whole: box } of boxes) {
+          if (!shares(meet(letters, box)) || one.contains(parent) || parent.contains(one) || !isSolid(one)) continue
+          const common = meet(letters, seenPart(box, one))
+          if (!shares(common)) continue
           const [x, y] = [(common.left + common.right) / 2, (common.top + common.bottom) / 2]
           const before = view.scrollY
           view.scrollTo({ top: Math.max(0, y - 300), behavior: 'instant' })

@@ -268,6 +268,7 @@ export function saveEdits(store: Store, id: string, base: number, incoming: read
       }
       if (revision > record.revision) {
         tx.update(sites).set({ revision, updatedAt: now }).where(eq(sites.id, id)).run()
+        // Its length is counted anew when it is written; a cache takes none of 0.
         saved = { revision, site, length: knownSites(store).get(id)?.length ?? 1 }
       }
       return { status: 'saved', revision, refused }

@@ -147,6 +147,7 @@ function fit(
     const around = room === element ? box : room.getBoundingClientRect()
     if (rowsOf(rects) > 1) {
       // One that is hyphenated by the rules of its language is as it is meant to be.
+      // A soft hyphen that is seen belongs to the part after it, on the line before.
       const mayPart = hyphenates(room.ownerDocument) || element.textContent.includes('\u00ad')
       if (mayPart && sumOf(rects) > letters * size + size * HYPHEN) continue
       broken = true

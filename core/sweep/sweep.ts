@@ -21,11 +21,7 @@ export function* sweep<Seen>(
   isStraight: (before: Seen, between: Seen, after: Seen) => boolean,
 ): Generator<number, Held[], Look<Seen>> {
   const known = new Map<number, ReadonlySet<string>>()
-  const widths = new Set<number>()
-  for (let width = from; width < to; width += step) widths.add(width)
-  for (const width of also) if (width > from && width < to) widths.add(width)
-  widths.add(to)
-  const [first, ...rest] = [...widths].sort((a, b) => a - b)
+  const [first, ...rest] = steps(from, to, step, also)
   let [low, before] = [first!, yield first!]
   known.set(low, before.keys)
   for (const high of rest) {
@@ -45,9 +41,9 @@ export function* sweep<Seen>(
 }
 
 /**
- * Goes through widths and finds the exact ranges over which things hold: in steps first, then by halving between two
- * steps that differ. What comes and goes within one step is not seen, which is for what takes long to look at. It yields each width that it must know of, and is
- * given the keys of all that holds there.
+ * Does the same for what takes long to look at: in steps first, then by halving between two steps that differ. What comes
+ * and goes within one step is not seen. It yields each width that it must know of, and is given the keys of all that holds
+ * there.
  * @param from the least width, px; `to` the greatest
  * @param step px between the widths that are looked at first
  * @param also widths that are looked at as well, as those at which something may change at once
@@ -59,13 +55,8 @@ export function* halved(
   also: readonly number[] = [],
 ): Generator<number, Held[], ReadonlySet<string>> {
   const known = new Map<number, ReadonlySet<string>>()
-  const widths = new Set<number>()
-  for (let width = from; width < to; width += step) widths.add(width)
-  for (const width of also) if (width > from && width < to) widths.add(width)
-  widths.add(to)
-  for (const width of [...widths].sort((a, b) => a - b)) known.set(width, yield width)
-
-  const first = [...known.keys()].sort((a, b) => a - b)
+  const first = steps(from, to, step, also)
+  for (const width of first) known.set(width, yield width)
   for (const [n, low] of first.slice(0, -1).entries()) {
     const high = first[n + 1]!
     // Each half that still differs is halved again, until the two widths are neighbours.
@@ -79,6 +70,14 @@ export function* halved(
     }
   }
   return rangesOf(known)
+}
+
+/** Widths that are looked at first: in steps, at both ends, and at what is named besides; the least first. */
+function steps(from: number, to: number, step: number, also: readonly number[]): number[] {
+  const widths = new Set([to])
+  for (let width = from; width < to; width += step) widths.add(width)
+  for (const width of also) if (width > from && width < to) widths.add(width)
+  return [...widths].sort((a, b) => a - b)
 }
 
 const same = (a: ReadonlySet<string>, b: ReadonlySet<string>) => a.size === b.size && [...a].every((one) => b.has(one))
