@@ -6,6 +6,7 @@ import { saidOf } from '#core/analysis/where'
 import { namesOf, wordsToSpell } from '#core/analysis/spelling'
 import { FormatError } from '#core/formats/site-json'
 import { notExcused } from '#core/site/excuse'
+import { gathered } from '#core/sweep/gathered'
 import type { SiteFile } from '#core/formats/site-zip'
 import type { Page, Site } from '#core/site/schema'
 import { unknownWords } from '#server/threads/spelling'
@@ -128,7 +129,7 @@ const missing = ({ site, pictures }: SiteFile): string[] =>
 /** Says what was found on a page, faults first. */
 function sayPage(page: Page, found: Checked[], say: (text: string) => void): void {
   say(found.length === 0 ? `${page.name}: clean` : page.name)
-  for (const one of found.toSorted((a, b) => Number(b.fault) - Number(a.fault)))
+  for (const one of gathered(found).toSorted((a, b) => Number(b.fault) - Number(a.fault)))
     say(
       `  ${one.fault ? 'FAULT' : 'eye  '}  ${saidOf(page, one)}${one.ranges ? ` ${rangesInWords(one.ranges)}` : ''}  [${one.kind}]`,
     )

@@ -1,6 +1,7 @@
 // Starts the application with the demo data: installs, compiles, builds, migrates and seeds what is not there yet.
 import { createServer } from 'node:net'
 import { join } from 'node:path'
+import { MEMORY } from './memory.mjs'
 import { ready, ROOT, run, stop } from './prepare.mjs'
 
 const FIRST = 4800
@@ -31,6 +32,7 @@ const seeded = await run(process.execPath, ['--import', 'tsx', 'bin/seed.ts'])
 if (seeded !== 0) stop('The demo data could not be put in place. The lines above say why.', seeded)
 console.log(`\nYarrowfinch is at http://127.0.0.1:${port}\n`)
 process.exitCode = await run(process.execPath, [join(ROOT, 'bin', 'serve.mjs')], {
+  ...MEMORY,
   NODE_ENV: 'production',
   HOST: '127.0.0.1',
   PORT: String(port),

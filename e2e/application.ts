@@ -5,6 +5,7 @@ import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { removeFolder } from '#server/remove-folder'
+import { MEMORY } from '../bin/memory.mjs'
 
 /** A running application with a database of its own. */
 export type Application = {
@@ -43,6 +44,7 @@ export async function start(data: string, env: NodeJS.ProcessEnv = {}): Promise<
   const child = fork('e2e/server.mjs', {
     env: {
       ...process.env,
+      ...MEMORY,
       NODE_ENV: 'production',
       HOST: '127.0.0.1',
       PORT: String(port),

@@ -5,20 +5,23 @@ import { useSessionStore } from '../session/context'
 import { edit, makeId } from '../session/store'
 import { Button } from '../ui/button'
 
-/** Says that a finding is no fault here; it asks for the reason, which is kept with the site. */
-export function ExcuseForm({ finding, page, onDone }: { finding: Finding; page: string; onDone: () => void }) {
+type ExcuseFormProps = { finding: Finding & { with?: readonly Finding[] }; page: string; onDone: () => void }
+
+/** Says that a finding, and all that stands on its line, is no fault here; it asks for the reason, which is kept with the site. */
+export function ExcuseForm({ finding, page, onDone }: ExcuseFormProps) {
   const store = useSessionStore()
   const [reason, setReason] = useState('')
   const [missing, setMissing] = useState(false)
-  const { kind, block, beside } = finding
   return (
     <form
       className="mt-2 flex flex-wrap items-center gap-2"
       onSubmit={(event) => {
         event.preventDefault()
         if (reason.trim() === '') return setMissing(true)
-        const item = { id: makeId(), page, kind, reason: reason.trim(), ...(block ? { block } : {}), ...(beside ? { beside } : {}) }
-        edit(store, { kind: 'list', list: 'excuses', drop: [], put: [{ item }] })
+        const put = [finding, ...(finding.with ?? [])].map(({ kind, block, beside }) => ({
+          item: { id: makeId(), page, kind, reason: reason.trim(), ...(block ? { block } : {}), ...(beside ? { beside } : {}) },
+        }))
+        edit(store, { kind: 'list', list: 'excuses', drop: [], put })
         onDone()
       }}
     >

@@ -4,6 +4,7 @@ import { rangesInWords } from '#core/analysis/finding'
 import { whereOf } from '#core/analysis/where'
 import type { Excuse } from '#core/site/excuse'
 import type { WidthFinding } from '#core/sweep/find'
+import type { Gathered } from '#core/sweep/gathered'
 import type { Sweeper, Swept } from '../live/sweeper'
 import { useSession, useSessionStore } from '../session/context'
 import { edit, pageOf } from '../session/store'
@@ -14,7 +15,7 @@ import { ExcuseForm } from './excuse-form'
 import { Repairs } from './repairs'
 
 type FindingRowProps = {
-  finding: WidthFinding
+  finding: Gathered
   excuse: Excuse | undefined
   swept: Swept | null
   sweeper: Sweeper | null

@@ -3,6 +3,7 @@ import { sorted } from '#core/analysis/finding'
 import { excuseOf } from '#core/site/excuse'
 import { type StressName, stressOf } from '#core/stress/index'
 import { keyOf, type WidthFinding } from '#core/sweep/find'
+import { type Gathered, gathered } from '#core/sweep/gathered'
 import { cleanStretch } from '#core/sweep/segments'
 import { useSession } from '../session/context'
 import { useNoted } from '../session/looked'
@@ -33,14 +34,16 @@ export function WidthsPart({ swept, busy, sweeper, chosen, onChoose, trial, onTr
   const [all, setAll] = useState(false)
   const { faults, others, excused } = sorted(swept?.findings ?? [], excuses, page.id)
   useNoted('widths', swept && !busy && stressed === null ? faults.length : undefined)
-  const row = (one: WidthFinding) => (
+  const lines = gathered(others)
+  const isChosen = (one: Gathered) => chosen !== null && [one, ...(one.with ?? [])].some((each) => keyOf(each) === keyOf(chosen))
+  const row = (one: Gathered) => (
     <FindingRow
       key={keyOf(one)}
       finding={one}
       excuse={excuseOf(excuses, page.id, one)}
       swept={swept}
       sweeper={sweeper}
-      chosen={chosen !== null && keyOf(chosen) === keyOf(one)}
+      chosen={isChosen(one)}
       onChoose={onChoose}
       trial={trial}
       onTry={onTry}
@@ -51,7 +54,7 @@ export function WidthsPart({ swept, busy, sweeper, chosen, onChoose, trial, onTr
       <section className="px-5 pb-3 pt-3" aria-labelledby="widths-title">
         <PartHead id="widths-title" number={1} title={stressed === null ? 'Widths' : `Widths: ${stressOf(stressed).label}`}>
           <span className="ml-auto text-label text-ink-2" data-faults={swept ? faults.length : undefined}>
-            {swept && summary(faults, others.length, stressed === null ? undefined : stressOf(stressed).width)}
+            {swept && summary(faults, lines.length, stressed === null ? undefined : stressOf(stressed).width)}
           </span>
         </PartHead>
         <Chart sections={page.sections} findings={[...faults, ...others]} chosen={chosen} onChoose={onChoose} />
@@ -63,13 +66,13 @@ export function WidthsPart({ swept, busy, sweeper, chosen, onChoose, trial, onTr
         </p>
       )}
       <ul aria-label="Faults">{faults.map(row)}</ul>
-      {others.length > 0 && (
+      {lines.length > 0 && (
         <>
-          <h3 className="border-t border-line-strong px-5 pb-1.5 pt-3 text-label font-semibold">For your eye: {others.length}</h3>
-          <ul aria-label="For your eye">{(all ? others : others.slice(0, SHOWN)).map(row)}</ul>
-          {others.length > SHOWN && !all && (
+          <h3 className="border-t border-line-strong px-5 pb-1.5 pt-3 text-label font-semibold">For your eye: {lines.length}</h3>
+          <ul aria-label="For your eye">{(all ? lines : lines.slice(0, SHOWN)).map(row)}</ul>
+          {lines.length > SHOWN && !all && (
             <button type="button" className="min-h-6 px-5 py-1.5 text-label underline" onClick={() => setAll(true)}>
-              Show the other {others.length - SHOWN}
+              Show the other {lines.length - SHOWN}
             </button>
           )}
         </>

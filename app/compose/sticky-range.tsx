@@ -17,7 +17,7 @@ export function StickyRange({ index }: { index: number }) {
   if (!view || !place) return null
   const range = rangeAt(breakpoints, view.width)
   if (valueAt(place.block.style, 'position', breakpoints, range) !== 'sticky') return null
-  const measured = measureSticky(view, place.block, breakpoints, range)
+  const measured = measureSticky(view, place.block.id)
   const box = boxOf(view, place.block.id)
   if (!measured || !box) return null
   const px = Math.round(measured.way)

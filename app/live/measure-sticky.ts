@@ -1,6 +1,3 @@
-import type { Block } from '#core/blocks/index'
-import type { Breakpoint } from '#core/grid/breakpoint'
-import { valueAt } from '#core/style/cascade'
 import type { StageView } from './frames'
 import { stickyWay } from './sticky-way'
 
@@ -9,13 +6,8 @@ const figure = (value: string) => Number.parseFloat(value) || 0
 /** A sticky block in a view, px of the page as the view shows it: where it stands, how far from the top it holds, and its way. */
 export type Sticky = { element: HTMLElement; top: number; distance: number; way: number }
 
-export function measureSticky(
-  view: Pick<StageView, 'frame'>,
-  block: Block,
-  breakpoints: readonly Breakpoint[],
-  range: number,
-): Sticky | undefined {
-  const element = view.frame.find(block.id)
+export function measureSticky(view: Pick<StageView, 'frame'>, block: string): Sticky | undefined {
+  const element = view.frame.find(block)
   const parent = element?.parentElement
   if (!element || !parent) return undefined
   const window = view.frame.document.defaultView!
@@ -27,15 +19,6 @@ export function measureSticky(
     height: box.height,
     margin: figure(own.marginBottom),
     holder: { top: around.top + figure(style.paddingTop), bottom: around.bottom - figure(style.paddingBottom) },
-    ...(style.display.includes('grid')
-      ? {
-          grid: {
-            rows: style.gridTemplateRows.split(' ').map(figure),
-            gap: figure(style.rowGap),
-            span: valueAt(block.style, 'rowSpan', breakpoints, range) ?? 1,
-          },
-        }
-      : {}),
   })
   return { element, top: box.top, distance: figure(own.top), way }
 }

@@ -108,7 +108,7 @@ export function measureMoving(site: Site, asked: Page, view: Pick<StageView, 'fr
         })
     }
     if (values.position === 'sticky') {
-      const found = measureSticky(view, block, breakpoints, range)
+      const found = measureSticky(view, block.id)
       if (found) sticky.push({ ...found, top: found.top - shift, shift })
     }
     if (showsOne(block) && block.steps) {

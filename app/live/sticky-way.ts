@@ -6,25 +6,12 @@ export type StickyPlace = {
   margin: number
   /** The inside of what holds it, without paddings. */
   holder: { top: number; bottom: number }
-  /** In a grid: the heights of its rows, the gap between them, and how many rows the block spans. */
-  grid?: { rows: readonly number[]; gap: number; span: number }
 }
 
 /**
- * How far a sticky block holds: from where it stands to the end of its containing block, which in a grid is its grid area
- * (CSS Positioned Layout 3, 3.4; CSS Grid Layout 1, 9). Never less than nought.
+ * How far a sticky block holds: from where it stands to the end of what holds it (CSS Positioned Layout 3, 3.4). In a grid as
+ * well: engines take the grid itself, and not the rows that the block takes, for its containing block, so that one in a row
+ * of its own holds over the rows under it. Never less than nought.
  */
-export function stickyWay({ top, height, margin, holder, grid }: StickyPlace): number {
-  let end = holder.bottom
-  if (grid) {
-    let start = holder.top
-    const ends = grid.rows.map((row) => {
-      const bottom = start + row
-      start = bottom + grid.gap
-      return bottom
-    })
-    const first = ends.findIndex((bottom) => top < bottom)
-    if (first >= 0) end = ends[Math.min(first + grid.span, ends.length) - 1]!
-  }
-  return Math.max(0, end - margin - top - height)
-}
+export const stickyWay = ({ top, height, margin, holder }: StickyPlace): number =>
+  Math.max(0, holder.bottom - margin - top - height)

@@ -11,6 +11,7 @@ import { walkPage } from '#core/site/tree'
 import type { Page, Site } from '#core/site/schema'
 import { type HiddenFrame, openHiddenFrame } from './hidden-frame'
 import { createReader } from './read-page'
+import { hasMotionAcross, sweepMotions } from './sweep-motions'
 
 /** How long one slice of the work may take, ms: the screen stays quick in between. */
 const SLICE = 10
@@ -57,6 +58,8 @@ const isSameContext = (a: Context, b: Context) => CONTEXT.every((one) => a[one] 
  */
 export function createSweeper(stress?: Stress): Sweeper {
   const known = new WeakMap<Section, Known>()
+  // Where a motion ends may hang on all of a page, so what is found of motions belongs to that.
+  const carried = new WeakMap<Page, { context: Context; findings: WidthFinding[] }>()
   let opened: Promise<HiddenFrame> | undefined
   let language = ''
   // One run at a time: they share the frame.
@@ -79,8 +82,8 @@ export function createSweeper(stress?: Stress): Sweeper {
     hidden: HiddenFrame,
     site: Site,
     shown: Section[],
-    { signal, onProgress, unless }: Running,
-    onWidth: () => void,
+    { unless }: Running,
+    onWidth: (width: number) => Promise<boolean>,
   ): Promise<Looked | undefined> {
     const finder = createFinder(site, shown, heightFor, stress?.mirrored)
     const reader = createReader(hidden.frame.document, site.breakpoints)
@@ -97,19 +100,45 @@ export function createSweeper(stress?: Stress): Sweeper {
     if (unless && finder.look(look(unless.width)).has(unless.key)) return undefined
     const first = widthsAtBreakpoints(site.breakpoints)
     const run = sweep(swept.from, swept.to, STEP, first, isStraight)
-    let [next, since, widths] = [run.next(), performance.now(), 0]
+    let next = run.next()
     while (!next.done) {
-      if (signal.aborted) return undefined
       const seen = look(next.value)
       next = run.next({ keys: finder.look(seen), seen })
-      onWidth()
-      widths++
-      if (performance.now() - since < SLICE) continue
-      onProgress?.(Math.min(0.99, (seen.width - swept.from) / Math.max(1, swept.to - swept.from)))
-      await breathe()
-      since = performance.now()
+      if (!(await onWidth(seen.width))) return undefined
     }
     return finder.findings(next.value)
+  }
+
+  /** Lets the screen do what it has to from time to time, and says how much is done. @returns what is called after each width */
+  function paced({ signal, onProgress }: Running, onWidth: () => void): (width: number) => Promise<boolean> {
+    let since = performance.now()
+    return async (width) => {
+      if (signal.aborted) return false
+      onWidth()
+      if (performance.now() - since < SLICE) return true
+      onProgress?.(Math.min(0.99, (width - swept.from) / Math.max(1, swept.to - swept.from)))
+      await breathe()
+      since = performance.now()
+      return !signal.aborted
+    }
+  }
+
+  /** What motions of a page carry past the window. @returns nothing where it was given up */
+  async function lookAtMotions(
+    site: Site,
+    page: Page,
+    { unless }: Running,
+    onWidth: (width: number) => Promise<boolean>,
+  ): Promise<WidthFinding[] | undefined> {
+    if (!hasMotionAcross(page)) return []
+    const before = carried.get(page)
+    if (before && isSameContext(before.context, site)) return before.findings
+    const hidden = await frameFor(site)
+    await hidden.show(site, page, stress?.css)
+    const mirrored = stress?.mirrored === true
+    const findings = await sweepMotions(hidden, site, page, { ...swept, heightFor, mirrored, onWidth, unless })
+    if (findings) carried.set(page, { context: site, findings })
+    return findings
   }
 
   async function runThrough(given: Site, asked: Page, running: Running): Promise<Swept | undefined> {
@@ -139,6 +168,7 @@ export function createSweeper(stress?: Stress): Sweeper {
       else if (hasOthersBeside(one)) touched.push(one)
     }
     let widths = 0
+    const onWidth = paced(running, () => widths++)
     if (stale.size + touched.length > 0) {
       const hidden = await frameFor(site)
       // What has not changed, and is no neighbour of what has, is not even laid out: none is wider for it.
@@ -151,7 +181,7 @@ export function createSweeper(stress?: Stress): Sweeper {
       // Words that first appear at another width may want a face that is still on its way: then all is measured once more.
       do {
         faces = await hidden.faces()
-        looked = await lookThrough(hidden, site, shown, running, () => widths++)
+        looked = await lookThrough(hidden, site, shown, running, onWidth)
         if (!looked) return undefined
       } while ((await hidden.faces()) !== faces)
       const { findings, at } = looked
@@ -170,14 +200,21 @@ export function createSweeper(stress?: Stress): Sweeper {
         }
       }
     }
+    const moved = await lookAtMotions(site, page, running, onWidth)
+    if (!moved) return undefined
     const all = concerned.flatMap((one) => known.get(one) ?? [])
+    const ids = new Set<string | undefined>(concerned.map((one) => one.id))
     const idle = idleBreakpoints(
       all.flatMap((one) => one.at),
       site.breakpoints,
     ).filter((below) => !isUsed(site, below))
     onProgress?.(1)
     return {
-      findings: inOrder([...all.flatMap((one) => one.findings), ...idle.map(idleFinding)]),
+      findings: inOrder([
+        ...all.flatMap((one) => one.findings),
+        ...moved.filter((one) => ids.has(one.section)),
+        ...idle.map(idleFinding),
+      ]),
       widths,
       took: performance.now() - from,
     }

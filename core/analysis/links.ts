@@ -3,7 +3,7 @@ import { fileAddresses, isOwn, ownParts, pageFile, sectionAt } from '#core/rende
 import type { Edit } from '#core/edits/index'
 import type { Link } from '#core/values/link'
 import type { Page, Site } from '#core/site/schema'
-import { hasWords } from '#core/blocks/tree'
+import { hasWords, isWordless } from '#core/blocks/tree'
 import { walkPage } from '#core/site/tree'
 import type { Span } from '#core/values/words'
 import { type Finding, nameOf } from './finding'
@@ -50,7 +50,7 @@ export function brokenLinks(site: Site): BrokenLink[] {
   return site.pages.flatMap((page) =>
     visibleBlocks(page).flatMap(({ block }): BrokenLink[] => {
       const found: string[] = []
-      if ('link' in block && block.link) {
+      if ('link' in block && block.link && !isWordless(block, site.language)) {
         const problem = linkProblem(block.link, page, site, anchors)
         if (problem) found.push(`The ${block.kind} “${nameOf(block)}” ${problem}`)
       }

@@ -29,6 +29,23 @@ describe('words that do not fit', () => {
     expect(of(withHeading('Donau-dampf-schiff-fahrts-gesellschaft'))).toEqual([])
   })
 
+  test('of a nav that is folded away have the window, over which they come out', () => {
+    const links = ['Observatories', 'Constellations', 'Photography', 'Astronomers', 'Volunteering'].map((name) => ({
+      ...newBlock('link', makeId),
+      words: { en: [name] },
+    }))
+    const nav = (folds: object) => ({ ...newBlock('nav', makeId), style: { base: { layout: 'row' } }, children: links, ...folds })
+    const brand = { ...newBlock('heading', makeId), level: 1, words: { en: ['Hollin Dark-Sky Observatory'] } }
+    const header = (folds: object) => ({
+      ...newSection('header', makeId),
+      children: [{ ...newBlock('group', makeId), style: { base: { layout: 'row' } }, children: [brand, nav(folds)] }],
+    })
+    const site = (folds: object) => ({ ...start, pages: [{ ...start.pages[0]!, sections: [header(folds)] }] }) as unknown as Site
+    expect(of(site({})).length).toBeGreaterThan(0)
+    const below = start.breakpoints.at(-1)!.id
+    expect(of(site({ folds: { below, as: 'drop' } })).filter(({ at }) => at.includes(375))).toEqual([])
+  })
+
   test('are none in the demo', () => {
     const site = demoSite()
     expect(site.pages.flatMap((page) => longWords(site, page))).toEqual([])

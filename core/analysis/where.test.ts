@@ -16,3 +16,8 @@ test('what stands in no section of the page is said as it is', () => {
   expect(whereOf(page, { block: 'elsewhere' })).toBeUndefined()
   expect(saidOf(page, { sentence: 'The page has no title.' })).toBe('The page has no title.')
 })
+
+test('what is said of several sections is said with their numbers', () => {
+  const found = { section: 'two', sentence: 'Both jump.', with: [{ section: 'one' }] }
+  expect(saidOf(page, found)).toBe('01 and 02: Both jump.')
+})

@@ -5,6 +5,7 @@ import { idSchema } from '#core/values/ids'
 import { token } from '#core/values/length'
 import { attributes, type ElementContext } from './element'
 import { element } from './html'
+import type { Breakpoint } from '#core/grid/breakpoint'
 import type { Block } from './index'
 import type { BlockBase, Kind } from './kind'
 import { saidIn } from './said'
@@ -26,6 +27,12 @@ const pageLinks = ({ pages, page, href }: ElementContext): Element[] =>
 
 /** The class of what is folded away, and what the others begin with. */
 export const FOLD = 'fold'
+/** Space around links that have come out, px. */
+export const FOLD_PADDING = 24
+
+/** The width of the window, px, below which the links of a nav are folded away; 0 for what never folds. */
+export const foldsBelow = (block: Block, breakpoints: readonly Breakpoint[]): number =>
+  (block.kind === 'nav' && breakpoints.find((one) => one.id === block.folds?.below)?.below) || 0
 
 /** Links behind a button; where they do not fold, there is nothing of it but the links. */
 function folded({ id, folds }: Nav, links: ElementContent[], { language, editing, panel }: ElementContext): ElementContent[] {

@@ -1,3 +1,4 @@
+import { plainText } from '#core/values/words'
 import type { Block, Container, WordBlock } from './index'
 
 /** True for blocks that hold others. */
@@ -5,6 +6,10 @@ export const isContainer = (block: Block): block is Container => 'children' in b
 
 /** True for blocks that take words. */
 export const hasWords = (block: Block): block is WordBlock => 'words' in block
+
+/** True for a block that a published page leaves out, since it has no words in its language; a field has its box. */
+export const isWordless = (block: Block, language: string): boolean =>
+  hasWords(block) && block.kind !== 'field' && plainText(block.words[language] ?? []).trim() === ''
 
 /** A block and all that it holds, in reading order. */
 export function* walk(block: Block): Generator<Block> {

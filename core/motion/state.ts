@@ -11,6 +11,8 @@ export type At = {
   speed?: number
   /** How long loops have run, seconds, where that does not follow from the speed. */
   time?: number
+  /** How much of its time what plays by itself once has played, 0 to 1, where that does not follow from the speed. */
+  played?: number
 }
 
 /** Why a motion rests: it is one too many, what it follows is gone, or it ends before it begins. */
@@ -48,7 +50,8 @@ function scrubAt(motion: MotionOf<'scrub'>, span: Span, own: Box, scroll: number
 const LAST = 2
 
 /** How far a motion that plays by itself has come: 0 or 1 where the page stands still. */
-function playedAt(motion: MotionOf<'reveal' | 'opening'>, span: Span, { scroll, speed }: At): number {
+function playedAt(motion: MotionOf<'reveal' | 'opening'>, span: Span, { scroll, speed, played }: At): number {
+  if (played !== undefined) return ease(motion.easing ?? 'ease', played)
   // Within a hundredth of a px, since boxes are measured with that.
   if (motion.kind === 'opening') return 1
   const past = scroll - span.from + 0.01

@@ -50,9 +50,10 @@ export function addAnchoring(own: Declaration[], block: Block, values: StyleValu
   if ((anchored || boxed || hasShapes(block)) && !positioned) own.push(['position', 'relative'])
   // What lies behind the others lies over the ground of what holds them all the same.
   if (anchored || holdsLow(block)) own.push(['isolation', 'isolate'])
-  // Half a scroll bar of a scrim may be past the window; and what moves behind all stays behind this block alone.
+  // Half a scroll bar of a scrim may be past the window; what moves behind all stays behind this block alone; and what motions
+  // carry to the sides is cut off where that is set. Across alone, nothing scrolls, and sticky blocks hold.
   if (clips) own.push(['overflow', 'clip'])
-  else if (bleeds(block)) own.push(['overflow-x', 'clip'])
+  else if (values.clips || bleeds(block)) own.push(['overflow-x', 'clip'])
   // Else the box is as high as the image at its own ratio (CSS Box Sizing 4, 7.4: automatic minimum of a ratio).
   if (boxed && values.aspect && values.minHeight === undefined) own.push(['min-height', '0'])
   const zooms = statesOfStyle(block.style).some(([, { zoom, filter }]) => zoom ?? filter?.blur)

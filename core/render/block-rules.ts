@@ -3,6 +3,7 @@ import { reachOf } from '#core/grid/reach'
 import { hasBoxOfGuide } from '#core/blocks/applies'
 import { type Block, type BlockOf, hasTrait } from '#core/blocks/index'
 import type { Breakpoint } from '#core/grid/breakpoint'
+import { isStrip } from '#core/blocks/strip'
 import { isContainer } from '#core/blocks/tree'
 import { colourToCss, lengthToCss, type ViewportUnit } from '#core/style/css-values'
 import { valuesByRange } from '#core/style/cascade'
@@ -173,6 +174,11 @@ function partsAt(block: Block, values: StyleValues, setting: Setting, boxed: boo
     // Fit and focal point belong to the image itself where a layer stands between it and its box.
     const target = boxed && OF_IMAGE.has(name) ? image : own
     for (const declaration of propertyOf(name as PropertyName).css(value, setting)) target.push(declaration)
+  }
+  // Where nothing moves, a strip has no other way to show all that is in it.
+  if (holds && setting.layout === 'row' && !values.scrolls && isStrip(block)) {
+    own.push(['flex-wrap', 'wrap'])
+    keepLast(own, 'flex-wrap')
   }
   if (boxed) addPast(image, values)
   if (boxed) addDuotone(own, image, values)

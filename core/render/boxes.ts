@@ -6,7 +6,9 @@ import { DEVICES } from '#core/blocks/devices'
 import { offered } from '#core/blocks/field'
 import { rowsOfWords } from '#core/values/table-words'
 import { turned } from '#core/picture/picture'
-import { hasWords, isContainer } from '#core/blocks/tree'
+import { FOLD_PADDING, foldsBelow } from '#core/blocks/nav'
+import { saidIn } from '#core/blocks/said'
+import { hasWords, isContainer, isWordless } from '#core/blocks/tree'
 import { plainText } from '#core/values/words'
 import { valuesByRange } from '#core/style/cascade'
 import type { PropertyName, StyleValues } from '#core/style/registry'
@@ -34,7 +36,8 @@ const isOut = (block: Block, sight: Sight): boolean => {
 /** True for a block that a published page shows. */
 function isShown(block: Block, sight: Sight): boolean {
   if (block.hidden || valuesOf(block, sight).shown === false) return false
-  return !hasWords(block) || block.kind === 'field' || plainText(spansOf(block, sight)).trim() !== ''
+  const { language, site } = sight
+  return !isWordless(block, language) || !isWordless(block, site.language)
 }
 
 /** Space between the rows of what is laid out on columns, px: as much as between the columns, unless it is said otherwise. */
@@ -47,6 +50,9 @@ export function gridRowGap(block: Block, sight: Sight): number {
   const own = list || (block.kind !== 'section' && (tracks ?? itemWidth) !== undefined)
   return own ? 0 : sight.site.breakpoints[sight.index]!.gutter
 }
+
+/** True for a nav of which a button is seen there, and its links over the page once that is pressed. */
+const isFolded = (block: Block, { site, viewport }: Sight): boolean => viewport < foldsBelow(block, site.breakpoints)
 
 /** What a block's paddings take of its width, px. */
 function paddedBy({ paddingSides, paddingStart, paddingEnd }: StyleValues, sight: Sight, width: number): number {
@@ -100,6 +106,7 @@ function ownWidth(block: Block, room: number, sight: Sight): number {
     return naturalWidth(plainText(spansOf(block, sight)), setting) + 2 * (pxOf(look?.paddingInline, sight) ?? 0)
   }
   if (block.kind === 'icon') return block.size
+  if (isFolded(block, sight)) return naturalWidth(saidIn(sight.language).menu, settingOf(block, sight))
   if (isContainer(block)) {
     const widths = block.children.filter((one) => isShown(one, sight)).map((one) => ownWidth(one, room, sight))
     const gap = pxOf(valuesOf(block, sight).gap, sight) ?? 0
@@ -195,6 +202,11 @@ export function pictureBoxes(section: Section, sight: Sight, words: Map<string, 
     const children = block.children.filter((one) => isShown(one, sight) && !isOut(one, sight))
     if (block.kind === 'nav' && block.follows) return settingOf(block, sight).line + inset
     if (children.length === 0) return inset
+    if (isFolded(block, sight)) {
+      const over = Math.max(0, viewport - 2 * FOLD_PADDING)
+      for (const one of children) lay(one, limited(one, over, { width: over }, sight), whole)
+      return settingOf(block, sight).line + inset
+    }
     const layout = layoutAt(block, site.breakpoints, index)
     const rowGap = pxOf(values.rowGap, sight) ?? 0
     const gap = pxOf(values.gap, sight)

@@ -1,5 +1,5 @@
 import type { Block } from '#core/blocks/index'
-import { FOLD } from '#core/blocks/nav'
+import { FOLD, FOLD_PADDING, foldsBelow } from '#core/blocks/nav'
 import { ONE_SHOWN, OVER, showsOne } from '#core/blocks/panel'
 import type { Breakpoint } from '#core/grid/breakpoint'
 import type { Declaration } from '#core/style/property'
@@ -150,12 +150,11 @@ export function oneShownRules(block: Block, selector: string, when?: When): Rule
 
 /** The rules of a nav whose links are folded away below a breakpoint. */
 export function foldedRules(block: Block, selector: string, breakpoints: readonly Breakpoint[]): Rule[] {
-  const folds = block.kind === 'nav' ? block.folds : undefined
-  const below = breakpoints.find((one) => one.id === folds?.below)?.below
-  if (!folds || below === undefined || below === null) return []
+  const below = foldsBelow(block, breakpoints)
+  if (below === 0) return []
   const at = (target: string, declarations: Declaration[]): Rule => ({ selector: target, below, declarations })
   const fold = `${selector} > .${FOLD}`
-  const cover = folds.as === 'cover'
+  const cover = block.kind === 'nav' && block.folds?.as === 'cover'
   return [
     at(`${selector} > .fold-open:not(:popover-open)`, [['display', 'inline-block']]),
     at(shut(fold), [['display', 'none']]),
@@ -163,7 +162,7 @@ export function foldedRules(block: Block, selector: string, breakpoints: readonl
       ['display', 'flex'],
       ['flex-direction', 'column'],
       ['gap', '16px'],
-      ['padding', '24px'],
+      ['padding', `${FOLD_PADDING}px`],
       ...PLATE,
       ...(cover ? OVER_ALL : BELOW_ITS_BUTTON),
     ]),

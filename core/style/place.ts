@@ -156,6 +156,14 @@ export const place = {
           ]
         : [],
   }),
+  clips: property({
+    label: 'Cut off at its sides',
+    column: 'place',
+    schema: z.boolean(),
+    applies: ['band'],
+    // Written in `core/render/anchoring`, with what else cuts off.
+    css: () => [],
+  }),
   itemWidth: property({
     label: 'Items at least',
     column: 'place',

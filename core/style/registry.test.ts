@@ -30,6 +30,7 @@ const SAMPLES: Record<PropertyName, unknown> = {
   scrolls: true,
   itemWidth: { value: 240, unit: 'px' },
   shown: false,
+  clips: true,
   rows: 'scroll',
   position: 'sticky',
   top: px,

@@ -1,7 +1,6 @@
 import { visible } from '#core/site/visible'
 import type { Block, Container, Section } from '#core/blocks/index'
 import { showsOne } from '#core/blocks/panel'
-import { isStrip } from '#core/blocks/strip'
 import type { Breakpoint } from '#core/grid/breakpoint'
 import { layoutAt } from '#core/render/surround'
 import type { Page, Site } from '#core/site/schema'
@@ -59,7 +58,7 @@ export function isLaidOver(fact: Fact, facts: Facts, breakpoints: readonly Break
 /** True where readers get to what stands out at the side of some holders: they scroll, or show what is in them in turn. */
 export const passesBy = (holders: readonly Container[], facts: Facts, range: number): boolean =>
   holders.some((one) => {
-    if (one.kind === 'slideshow' || isStrip(one)) return true
+    if (one.kind === 'slideshow') return true
     const values = facts.get(one.id)?.values[range]
     return values?.scrolls === true || values?.rows === 'scroll'
   })

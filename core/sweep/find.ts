@@ -21,6 +21,8 @@ export type WidthFinding = Finding<WidthKind | 'jump' | 'idleBreakpoint'> & {
   worst: number
   /** Section that it stands in. */
   section?: string
+  /** How many times as high a section becomes at a breakpoint, where it is about that. */
+  factor?: number
   /** Size of its letters at that width, px, and a size at which they would fit. */
   set?: { size: number; fits: number }
 }
@@ -104,6 +106,7 @@ export function createFinder(site: Site, sections: Page['sections'], heightFor =
                 section,
                 ranges: [{ from: below - 1, to: below }],
                 worst: below - 1,
+                factor: 1 / factor,
                 sentence: `${calledFirst(facts.get(section)!, language)} becomes ${(1 / factor).toFixed(2)} times as high from one px to the next.`,
                 why: `Below ${below} px it is laid out otherwise; more than a third of its height comes or goes at once.`,
               },

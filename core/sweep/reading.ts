@@ -36,6 +36,8 @@ export type Reading = {
   blocks: ReadonlyMap<string, BlockRead>
   /** Px by which the page is wider than its window, as its engine says, and the block that is to blame; none where it was not asked. */
   past?: { by: number; block?: string }
+  /** Px by which motions carry blocks past the window, by their ids, each where it is furthest; where motions were looked at. */
+  carried?: ReadonlyMap<string, number>
 }
 
 export const widthOf = ({ left, right }: Box): number => right - left

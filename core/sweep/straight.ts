@@ -1,5 +1,8 @@
 import type { Box, Reading, WordsRead } from './reading'
 
+/** Px by which what an engine says in whole px may be off. */
+const WHOLE = 1
+
 /** Px by which a side may stand elsewhere than straight between: what an engine rounds. */
 const ROUNDED = 0.1
 
@@ -26,6 +29,10 @@ export function isStraight(before: Reading, between: Reading, after: Reading): b
   for (const [id, one] of between.blocks) {
     const [a, c] = [before.blocks.get(id), after.blocks.get(id)]
     if (!a || !c || !isEven(a.box, one.box, c.box) || !areEven(a.words, one.words, c.words)) return false
+  }
+  for (const [id, by] of between.carried ?? []) {
+    const [a, c] = [before.carried?.get(id), after.carried?.get(id)]
+    if (a === undefined || c === undefined || Math.abs(a + (c - a) * share - by) > WHOLE) return false
   }
   return isBetween(before.past?.by ?? 0, between.past?.by ?? 0, after.past?.by ?? 0)
 }

@@ -24,6 +24,7 @@ export const PROPERTY_TERMS: Record<PropertyName, Terms> = {
   scrolls: 'overflow, overflow-x, scroll, scroll-snap, horizontal scroll, swipe',
   itemWidth: 'minmax, auto-fit, auto-fill, flex-basis, item width, min-width',
   rows: 'grid-auto-rows, equal rows',
+  clips: 'overflow, overflow-x, overflow hidden, overflow clip, clip content, mask content, horizontal scroll',
   shown: 'display none, visibility, hidden, hide, show',
   position: 'position, sticky, fixed, absolute, relative, static, pin, pinned, backdrop, overlap',
   top: 'top, inset, offset top',

@@ -6,7 +6,7 @@ import { lanesOf } from '#core/motion/lanes'
 import { isTimed, type Motion } from '#core/motion/motion'
 import { type Box, furthest, type Scene, type Span, spanOf } from '#core/motion/scene'
 import { restingOf } from '#core/motion/state'
-import { motionLabel, spanInWords } from '#core/motion/words'
+import { MOTION_NAMES, motionLabel, spanInWords } from '#core/motion/words'
 import type { StageView } from '../../live/frames'
 import { useSession, useSessionStore } from '../../session/context'
 import { blockName } from '#core/blocks/block-name'
@@ -23,6 +23,8 @@ const BAR = 13
 const LANE = 17
 /** Least length of a bar, so that one that starts at a line can be seen and pressed, px. */
 const LEAST = 14
+/** Length of one letter on a bar, and what its ends take, px. */
+const [LETTER, ENDS] = [6, 10]
 /** px of the screen within which an end snaps. */
 const CATCH = 6
 
@@ -36,6 +38,10 @@ type Item = {
   top: number
   bottom: number
 }
+
+/** The longest of some labels that a bar of a length has room for, whole; none where there is room for none. */
+const fitting = (labels: readonly string[], length: number): string =>
+  labels.find((one) => one.length * LETTER + ENDS <= length) ?? ''
 
 type BarsProps = { moving: Moving; view: StageView; scale: number; left: number; width: number }
 
@@ -117,7 +123,7 @@ function BarOf({ item, scene, view, moving, left }: BarProps) {
         onClick={choose}
       >
         <span className="figure block whitespace-nowrap py-1 text-[10px] leading-[13px] [writing-mode:vertical-rl]">
-          {bottom - top > 60 ? `${label} · ${name.toLowerCase()}` : ''}
+          {fitting([`${label} · ${name.toLowerCase()}`, label, MOTION_NAMES[motion.kind].toLowerCase()], bottom - top)}
         </span>
       </button>
       {hasBarEnds(motion) &&

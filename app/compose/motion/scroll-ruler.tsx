@@ -208,6 +208,12 @@ function PlayheadMark({ at, end, y, onMove, onStep }: PlayheadProps) {
     })
   }
   const px = Math.round(at ?? 0)
+  // Moved by keys, it stays in sight; a pointer is where it looks.
+  const keyed = useRef(false)
+  useEffect(() => {
+    if (keyed.current) mark.current?.scrollIntoView({ block: 'nearest' })
+    keyed.current = false
+  }, [at])
   return (
     <div
       ref={mark}
@@ -221,10 +227,14 @@ function PlayheadMark({ at, end, y, onMove, onStep }: PlayheadProps) {
       aria-valuetext={at === null ? 'at rest' : `${px} px`}
       title="Drag to show the page at a scroll position"
       data-playhead={at === null ? 'rest' : px}
-      className={`absolute left-0 z-20 flex h-5 cursor-ns-resize touch-none items-center justify-end pr-2 ${at === null ? 'border border-yarrow bg-panel text-ink-2' : 'bg-yarrow text-ink'}`}
-      style={{ top: y(at ?? 0) - 10, width: AXIS }}
+      className={`absolute left-0 z-20 flex h-5 cursor-ns-resize touch-none scroll-mb-10 scroll-mt-24 items-center justify-end pr-2 ${at === null ? 'border border-yarrow bg-panel text-ink-2' : 'bg-yarrow text-ink'}`}
+      // At the top of the page it stands under the tools, whole.
+      style={{ top: Math.max(0, y(at ?? 0) - 10), width: AXIS }}
       onPointerDown={onPointerDown}
-      onKeyDown={arrowSteps(10, onStep)}
+      onKeyDown={arrowSteps(10, (by) => {
+        keyed.current = true
+        onStep(by)
+      })}
     >
       <span className="figure font-semibold">{at === null ? 'rest' : px}</span>
     </div>

@@ -38,7 +38,13 @@ export function WindowLines({ lead, moving, top, left }: WindowLinesProps) {
         const motion = own.blocks.find((one) => one.block.id === block?.id)?.motions[at]
         return (
           <div key={view.index} data-playhead-line={view.width}>
-            <div className="absolute h-0.5 bg-yarrow" style={{ ...bounds, top: y(scroll) - 1 }} />
+            <div className="absolute h-0.5 bg-yarrow" style={{ ...bounds, top: y(scroll) - 1 }}>
+              {view !== lead && (
+                <span data-scrolled={Math.round(scroll)} className="figure absolute left-0 -top-2.5 bg-yarrow px-1 text-ink">
+                  {Math.round(scroll)} px
+                </span>
+              )}
+            </div>
             <div className="absolute h-0 border-t border-dashed border-ink-2/60" style={{ ...bounds, top: y(scroll + window) }} />
             {linesOf(motion).map((line, i) => (
               <div

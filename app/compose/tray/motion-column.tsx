@@ -4,6 +4,7 @@ import type { Block } from '#core/blocks/index'
 import { mayPass } from '#core/blocks/strip'
 import { viewportHeightFor } from '#core/grid/viewport-height'
 import { MOST_MOTIONS, MOST_SMOOTH, type Motion, type MotionKind } from '#core/motion/motion'
+import { carriedPast, movesAcross } from '#core/motion/across'
 import { newMotion } from '#core/motion/new-motion'
 import { spanOf } from '#core/motion/scene'
 import { restingOf } from '#core/motion/state'
@@ -11,7 +12,11 @@ import { MOTION_NAMES, motionLabel, spanInWords, whyStill } from '#core/motion/w
 import { ColumnHead, Finding, Row } from '../../fields/row'
 import { statesOfStyle } from '#core/style/registry'
 import { useFrames } from '../../live/frames'
+import { findBlock } from '#core/site/tree'
+import { rangeAt } from '#core/grid/columns'
+import { valueAt } from '#core/style/cascade'
 import { useSession, useSessionStore } from '../../session/context'
+import { edit } from '../../session/store'
 import { Choice } from '../../ui/choice'
 import { NumberField } from '../../ui/number-field'
 import { MotionCurve } from './motion-curve'
@@ -104,6 +109,7 @@ export function MotionColumn({ block }: { block: Block }) {
       <KeptRow block={block} />
       {motions.motion && <KindFields block={block} motion={motions.motion} motions={motions} />}
       {motions.motion && <WhatItComesTo block={block} motion={motions.motion} index={motions.at} />}
+      {motions.motion && <PastWindow block={block} motion={motions.motion} index={motions.at} />}
     </div>
   )
 }
@@ -200,6 +206,37 @@ function KindFields({ block, motion, motions }: { block: Block; motion: Motion; 
 function atWidths(list: readonly { width: number; said: string }[]): string {
   const same = list.length > 1 && list.every((one) => one.said === list[0]!.said)
   return same ? `${list[0]!.said} at every view` : list.map((one) => `${one.said} at ${one.width}`).join(', ')
+}
+
+/** How far the motion carries its block past the window in each view, and the setting that cuts that off at the section. */
+function PastWindow({ block, motion, index }: { block: Block; motion: Motion; index: number }) {
+  const store = useSessionStore()
+  const views = useMovingViews(movesAcross(motion))
+  const site = useSession((state) => state.session.site)
+  const place = findBlock(site, block.id)
+  const section = [...(place?.ancestors ?? []), block].find((one) => one.kind === 'section')
+  const past = views.flatMap(({ view, moving }) => {
+    const own = moving.blocks.find((one) => one.block.id === block.id)
+    const now = own?.motions[index]
+    const furthest = own && now && carriedPast([now], own.box, moving.scene, view.width)
+    const clips = section && valueAt(section.style, 'clips', site.breakpoints, rangeAt(site.breakpoints, view.width)) === true
+    return furthest && furthest.by >= 1 ? [{ width: view.width, said: `${Math.round(furthest.by)} px`, clips }] : []
+  })
+  if (past.length === 0 || !section) return null
+  const open = past.filter((one) => !one.clips)
+  if (open.length === 0) return <Finding well>Goes {atWidths(past)} past the window, and is cut off at its section.</Finding>
+  return (
+    <Finding well={false}>
+      Goes {atWidths(open)} past the window: the page scrolls sideways then.{' '}
+      <button
+        type="button"
+        className="min-h-6 underline"
+        onClick={() => edit(store, { kind: 'style', block: section.id, scope: 'base', values: { clips: true } })}
+      >
+        Cut it off at its section
+      </button>
+    </Finding>
+  )
 }
 
 /** Where the motion happens in each open view, and why it does not, or not wholly. */

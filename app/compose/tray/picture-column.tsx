@@ -3,10 +3,9 @@ import type { BlockOf } from '#core/blocks/index'
 import { cropPosition } from '#core/picture/crop-position'
 import type { Picture } from '#core/picture/picture'
 import { Choice } from '../../ui/choice'
-import { LineField } from '../../ui/line-field'
 import { NumberField } from '../../ui/number-field'
-import { useSessionStore, useSession } from '../../session/context'
-import { edit } from '../../session/store'
+import { useSession } from '../../session/context'
+import { AlternativeRows } from './alternative-rows'
 import { MIXED } from './fields'
 import { PictureChoice } from './picture-choice'
 import { PictureEffects } from './picture-effects'
@@ -33,11 +32,9 @@ const FITS = [
 
 /** The picture, its crop about a focal point, its scrim, and the words that stand for it. */
 export function PictureColumn({ block, style }: { block: BlockOf<'picture'>; style: StyleAccess }) {
-  const store = useSessionStore()
   const site = useSession((state) => state.session.site)
   const picture = site.pictures.find((one) => one.id === block.picture)
   const aspect = style.get('aspect')
-  const alt = block.alt?.[site.language]
   const one = style.places.length === 1
   return (
     <div>
@@ -74,19 +71,7 @@ export function PictureColumn({ block, style }: { block: BlockOf<'picture'>; sty
       </Row>
       <Scrim style={style} />
       <PictureEffects style={style} />
-      {one && (
-        <LineField
-          label="Alternative text"
-          of={`alt-${block.id}`}
-          value={alt ?? ''}
-          rows={2}
-          className="mt-1 text-label"
-          placeholder="Alternative text; leave empty for decoration"
-          onWrite={(text, gesture) =>
-            edit(store, { kind: 'field', block: block.id, field: 'alt', value: { ...block.alt, [site.language]: text } }, gesture)
-          }
-        />
-      )}
+      {one && <AlternativeRows block={block} label="Alternative text" />}
       {one && picture && <PictureWarnings place={style.place} picture={picture} />}
       {one && !picture && <Finding well={false}>No picture is chosen: the frame stands in its place.</Finding>}
     </div>

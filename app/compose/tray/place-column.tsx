@@ -109,6 +109,13 @@ export function PlaceColumn({ style }: { style: StyleAccess }) {
           </Row>
         )}
         {style.has('shown') && <ShownRow style={style} />}
+        {style.has('clips') && (
+          <Row label="Sides" style={style} names={['clips']}>
+            <ToggleOf style={style} name="clips">
+              Cut off what goes past them
+            </ToggleOf>
+          </Row>
+        )}
         <Row label="Height" style={style} names={['height', 'minHeight']}>
           <LengthOf style={style} name="height" placeholder="Auto" />
           <LengthOf style={style} name="minHeight" placeholder="At least" />

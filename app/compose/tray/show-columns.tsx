@@ -11,9 +11,9 @@ import { useSession, useSessionStore } from '../../session/context'
 import { edit, editAll } from '../../session/store'
 import { uploadPicture } from '../../session/upload-picture'
 import { Button } from '../../ui/button'
-import { LineField } from '../../ui/line-field'
 import { Choice } from '../../ui/choice'
 import { NumberField } from '../../ui/number-field'
+import { AlternativeRows } from './alternative-rows'
 import { LabelRow } from './meaning-columns'
 import { Segments } from './segments'
 import { FileInput } from '../../ui/file-input'
@@ -162,7 +162,7 @@ const DEVICE_LABELS = { 'wide screen': 'Wide screen', laptop: 'Laptop', tablet: 
 export function DeviceColumn({ block }: { block: BlockOf<'device'> }) {
   const store = useSessionStore()
   const set = useSet(block.id)
-  const { pictures, pages, language } = useSession((state) => state.session.site)
+  const { pictures, pages } = useSession((state) => state.session.site)
   const here = useSession((state) => state.pageId)
   const options = [
     { value: 'none', label: 'Nothing' },
@@ -199,18 +199,7 @@ export function DeviceColumn({ block }: { block: BlockOf<'device'> }) {
           onChange={show}
         />
       </Row>
-      <Row label="Alt">
-        <LineField
-          label="Alternative text of the device"
-          of={`alt-${block.id}`}
-          placeholder="Empty for decoration"
-          most={1000}
-          value={block.alt?.[language] ?? ''}
-          onWrite={(text, gesture) =>
-            edit(store, { kind: 'field', block: block.id, field: 'alt', value: { ...block.alt, [language]: text } }, gesture)
-          }
-        />
-      </Row>
+      <AlternativeRows block={block} label="Alternative text of the device" />
       <Finding well>
         {block.page === undefined ? 'A picture is cut to its screen, from the top.' : 'The page is shown live, as visitors get it.'}
       </Finding>

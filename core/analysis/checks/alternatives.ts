@@ -11,13 +11,16 @@ const plain = (text: string) =>
     .replace(/[^\p{L}\p{N}]+/gu, ' ')
     .trim()
 
-/** Alternative texts that are missing, that are names of files, or that repeat the words beside them (WCAG 2.2, 1.1.1). */
+/**
+ * Alternative texts that are missing though the picture is not marked as decoration, that are names of files, or that repeat
+ * the words beside them (WCAG 2.2, 1.1.1).
+ */
 export const alternatives: Check = ({ page, blocks, site: { language, pictures } }) => {
   const beside = new Map<string, readonly Block[]>()
   for (const one of [...page.sections, ...blocks])
     if (isContainer(one)) for (const child of one.children) beside.set(child.id, one.children)
   return blocks.map((block) => {
-    if (block.kind !== 'picture' || block.link) return undefined
+    if (block.kind !== 'device' && (block.kind !== 'picture' || block.link)) return undefined
     const picture = pictures.find((one) => one.id === block.picture)
     const alt = block.alt?.[language]
     if (!picture) return undefined
@@ -25,7 +28,7 @@ export const alternatives: Check = ({ page, blocks, site: { language, pictures }
     if (alt === undefined)
       return block.style.base?.position === 'backdrop'
         ? undefined
-        : say(false, `The picture “${picture.name}” has no alternative text: it is passed over as decoration.`)
+        : say(true, `The picture “${picture.name}” has no alternative text and is not marked as decoration.`)
     if (alt === '') return undefined
     if (FILE.test(alt.trim()) || plain(alt) === plain(picture.name))
       return say(true, `The alternative text “${alt}” is the name of a file. Say what is seen.`)

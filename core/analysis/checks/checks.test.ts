@@ -15,6 +15,15 @@ const first = (kind: string) => blocks.find((block) => block.kind === kind)!
 const after = (...edits: Edit[]) => openIn(edits.reduce((now, edit) => applyEdit(now, edit).site, site)).map((one) => one.sentence)
 const openIn = (one: Site) => faultsIn(notExcused(one.excuses, findings(one)))
 
+test('a button without words, which is not printed, leads nowhere and is no fault for that', () => {
+  const button = first('button').id
+  const wordless: Edit[] = [
+    { kind: 'field', block: button, field: 'link', value: null },
+    { kind: 'words', block: button, words: { en: [] } },
+  ]
+  expect(after(...wordless).filter((one) => one.includes('leads nowhere'))).toEqual([])
+})
+
 test('the demo page is in order', () => {
   expect(openIn(site)).toEqual([])
 })
@@ -189,10 +198,15 @@ describe('names and alternatives', () => {
   test.each<[string, Edit[], RegExp]>([
     ['a link that says nothing alone', [words(first('link').id, 'Read more')], /^eye: “Read more” does not say/],
     ['a file for an alternative', [alt('IMG_2041.jpg')], /^fault: .*name of a file/],
-    ['a picture without one', [alt(null), plain], /^eye: .*no alternative text/],
+    ['a picture without one', [alt(null), plain], /^fault: .*no alternative text and is not marked as decoration/],
     ['letters of another script', [words(first('text').id, 'Обсерватория на холме, звёзды')], /in Cyrillic letters/],
   ])('%s is said', (_, edits, sentence) => {
     expect(said(...edits)).toEqual([expect.stringMatching(sentence)])
+  })
+
+  test('a picture that is marked as decoration, or lies behind other blocks, needs none', () => {
+    expect(said(alt(''), plain)).toEqual([])
+    expect(said(alt(null))).toEqual([])
   })
 
   test('one name for two places is said, and for the same place twice is not', () => {

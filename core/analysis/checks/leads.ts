@@ -1,4 +1,4 @@
-import { walk } from '#core/blocks/tree'
+import { isWordless, walk } from '#core/blocks/tree'
 import { sectionClasses } from '#core/render/names'
 import { pressesOn } from '#core/render/panels'
 import type { Page } from '#core/site/schema'
@@ -13,13 +13,13 @@ const inForms = (page: Page): Set<string> =>
 /** Addresses that are only begun. */
 const BEGUN: ReadonlySet<string> = new Set(['https://', 'http://', 'mailto:', 'tel:'])
 
-/** Buttons and links that lead nowhere, to an unfinished address, or to what is gone. */
+/** Buttons and links that lead nowhere, to an unfinished address, or to what is gone; those without words are not printed. */
 export const leads: Check = ({ page, blocks, site }) => {
   const anchors = sectionClasses(site)
   const sending = inForms(page)
   const presses = pressesOn(page)
   return blocks.map((block) => {
-    if (block.kind !== 'button' && block.kind !== 'link') return undefined
+    if ((block.kind !== 'button' && block.kind !== 'link') || isWordless(block, site.language)) return undefined
     if (presses.has(block.id)) {
       if (presses.get(block.id) !== undefined) return undefined
       return { block: block.id, sentence: `The button “${nameOf(block)}” opens, shows or closes what is not there.` }

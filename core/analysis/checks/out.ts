@@ -1,5 +1,5 @@
 import { type Check, nameOf } from '#core/analysis/finding'
-import { hasWords } from '#core/blocks/tree'
+import { hasWords, isWordless } from '#core/blocks/tree'
 import { hrefsIn } from '#core/analysis/links'
 import { isOwn } from '#core/render/own-links'
 
@@ -33,7 +33,7 @@ export function outProblem(href: string): { sentence: string; fault: boolean } |
 /** Addresses out of the site, of blocks and within words, that cannot be reached. */
 export const out: Check = ({ blocks, site: { language } }) =>
   blocks.flatMap((block) => {
-    const own = 'link' in block && block.link && 'href' in block.link ? [block.link.href] : []
+    const own = 'link' in block && block.link && 'href' in block.link && !isWordless(block, language) ? [block.link.href] : []
     const within = hasWords(block) ? [...hrefsIn(block.words[language] ?? [])] : []
     return [...own, ...within].map((href) => {
       const problem = outProblem(href)

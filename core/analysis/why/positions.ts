@@ -1,7 +1,23 @@
+import { autoColumns } from '#core/grid/auto-place'
+import { placementIn } from '#core/grid/placement'
 import type { PropertyName } from '#core/style/registry'
-import { set, takeAway, type WhyRule } from './rule'
+import { type At, set, takeAway, type WhyRule } from './rule'
 
 const SIDES = ['top', 'right', 'bottom', 'left'] as const
+
+/** True for a block under which its grid has, or may have, another row: engines let it hold to the end of the grid. */
+function hasRowBelow({ block, outer, around, columns, beside, valuesOf }: At): boolean {
+  const at = beside.findIndex((one) => one.id === block.id)
+  if (outer !== 'grid' || at === beside.length - 1) return false
+  const values = beside.map(valuesOf)
+  // How many columns there are follows from the window, or which rows from more than the order.
+  if (around.itemWidth !== undefined || values.some((one) => one.rowSpan ?? one.rowStart ?? one.order)) return true
+  const starts = autoColumns(
+    values.map(({ span, start }) => placementIn(columns, span, start)),
+    columns,
+  )
+  return starts.some((start, n) => n > at && start <= starts[n - 1]!)
+}
 
 /** Sticky and held blocks, their distances, order, and the spaces around them. */
 export const POSITION_RULES: readonly WhyRule[] = [
@@ -59,10 +75,11 @@ export const POSITION_RULES: readonly WhyRule[] = [
         }
       : undefined
   }),
-  ({ block, values, outer, position, around }) => {
+  (at) => {
+    const { block, values, outer, position, around } = at
     if (position !== 'sticky' || (outer !== 'grid' && outer !== 'overlay' && outer !== 'row')) return undefined
     // In a row that wraps it is as tall as its line, and sticks over the lines below.
-    if (outer === 'row' && around.wrap) return undefined
+    if ((outer === 'row' && around.wrap) || hasRowBelow(at)) return undefined
     const place = values.selfAlign ?? (around.align === 'space-between' ? 'stretch' : around.align) ?? 'stretch'
     if (place !== 'stretch' || values.height !== undefined || block.kind === 'picture' || block.kind === 'button') return undefined
     return {

@@ -177,6 +177,14 @@ export const CASES: Case[] = [
   of('bottom', { block: { top: px(40), bottom: px(10), position: 'held', fill: { role: 'accent' } }, group: tall }),
   of('position', { block: { position: 'sticky', span: 4 }, group: { ...grid, minHeight: px(900) } }),
   of('position', { block: { position: 'sticky', span: 4, selfAlign: 'start' }, group: { ...grid, minHeight: px(900) } }),
+  of('position', { block: { position: 'sticky', span: 12 }, group: grid, after: [{ minHeight: px(900) }] }),
+  of('position', { block: { position: 'sticky', span: 6 }, group: grid, after: [{ span: 6 }, { span: 6, minHeight: px(900) }] }),
+  of('position', {
+    block: { position: 'sticky', span: 6 },
+    group: grid,
+    before: [{ minHeight: px(900), span: 12 }],
+    after: [{ span: 6 }],
+  }),
   of('position', { block: { position: 'sticky', width: px(300) }, group: { ...row, minHeight: px(900) }, after: [{}] }),
   of('position', {
     block: { position: 'sticky', width: px(300), selfAlign: 'start' },

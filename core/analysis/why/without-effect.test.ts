@@ -35,7 +35,7 @@ describe('a setting that has no effect says why, and its repair makes it work', 
     ['an edge colour without an edge', { edgeColour: { role: 'ink' } }, {}, /no width/],
     ['corners of nothing that is seen', { corner: pixels(12) }, {}, /its corners are not seen/],
     ['one corner of the same', { corners: [12, 0, 0, 0] }, {}, /its corners are not seen/],
-    ['sticky as tall as its row', { position: 'sticky' }, { layout: 'grid' }, /no room to stick/],
+    ['sticky as tall as its row', { position: 'sticky' }, { layout: 'row' }, /no room to stick/],
   ])('%s', (_, text, group, why) => {
     const { site, id } = scene(text, group)
     const [found] = settingsWithoutEffect(site, findBlock(site, id)!, 0)
@@ -77,6 +77,13 @@ describe('a setting that has no effect says why, and its repair makes it work', 
   test('nothing is said of settings that work', () => {
     const { site, id } = scene({ span: 4, position: 'sticky', top: pixels(0), selfAlign: 'start' }, { layout: 'grid' })
     expect(settingsWithoutEffect(site, findBlock(site, id)!, 0)).toEqual([])
+  })
+
+  test('a sticky block has room to stick where its grid has a row under its own', () => {
+    const inOne = scene({ position: 'sticky', span: 1 }, { layout: 'grid', itemWidth: pixels(200) })
+    const inOwn = scene({ position: 'sticky' }, { layout: 'grid' })
+    for (const { site, id } of [inOne, inOwn])
+      expect(settingsWithoutEffect(site, findBlock(site, id)!, 0).filter((one) => one.property === 'position')).toEqual([])
   })
 
   test('at a narrower range only what is set there is named, and mended there alone', () => {

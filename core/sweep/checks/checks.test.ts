@@ -29,12 +29,12 @@ describe('what reaches past something', () => {
     expect(foundBy('pastHolder', [group('card', [block('text', 'words', { position: 'held' })])], { boxes })).toEqual([])
   })
 
-  test('what a slideshow or a strip brings into sight in turn is past nothing', () => {
+  test('what a slideshow brings into sight in turn is past nothing; a strip that rests is a row like others', () => {
     const boxes = { show: [0, 0, 800, 40], slide: [900, 0, 800, 40], words: [900, 0, 300, 40] } as const
     const slides = [group('slide', [text('words')])]
     for (const kind of ['pastWindow', 'pastHolder'] as const) {
       expect(foundBy(kind, [block('slideshow', 'show', {}, { children: slides })], { boxes })).toEqual([])
-      expect(foundBy(kind, [group('show', slides, { motion: [{ kind: 'strip', speed: 40 }] } as never)], { boxes })).toEqual([])
+      expect(foundBy(kind, [group('show', slides, { motion: [{ kind: 'strip', speed: 40 }] } as never)], { boxes })).not.toEqual([])
       expect(foundBy(kind, [group('show', slides)], { boxes })).not.toEqual([])
     }
   })
@@ -319,12 +319,15 @@ describe('pictures', () => {
 
 describe('the window', () => {
   test('is not covered by more than a third by what stays in sight', () => {
-    const sticky = [block('text', 'one', { position: 'sticky' })]
-    expect(foundBy('highSticky', sticky, { width: 1280, boxes: { band: [0, 0, 1280, 2000], one: [0, 0, 1280, 320] } })).toEqual([
-      ['one', 0.4],
-    ])
-    expect(foundBy('highSticky', sticky, { width: 1280, boxes: { band: [0, 0, 1280, 2000], one: [0, 0, 1280, 200] } })).toEqual([])
-    expect(foundBy('highSticky', sticky, { width: 1280, boxes: { band: [0, 0, 1280, 2000], one: [0, 0, 400, 320] } })).toEqual([])
+    const sticky = [block('text', 'one', { position: 'sticky' }), text('rest')]
+    const boxes = { band: [0, 0, 1280, 2000], rest: [140, 320, 1000, 1600] } as const
+    const found = (one: [number, number, number, number]) =>
+      foundBy('highSticky', sticky, { width: 1280, boxes: { ...boxes, one } })
+    // It covers the content, whatever the section has beside that.
+    expect(found([140, 0, 1000, 320])).toEqual([['one', 0.4]])
+    expect(found([140, 0, 1000, 200])).toEqual([])
+    expect(found([140, 0, 400, 320])).toEqual([])
+    expect(found([0, 0, 140, 320])).toEqual([])
   })
 
   test('is filled by a section that is meant to, and not by a little more', () => {

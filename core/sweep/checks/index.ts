@@ -1,6 +1,7 @@
 import type { WidthCheck } from '../check'
 import { blownUp } from './blown-up'
 import { brokenWord } from './broken-word'
+import { carriedPast } from './carried-past'
 import { closeTargets } from './close-targets'
 import { coveredWords } from './covered-words'
 import { cutWords } from './cut-words'
@@ -32,6 +33,7 @@ import { wordsOut } from './words-out'
 export const WIDTH_CHECKS = {
   pastWindow,
   pastHolder,
+  carriedPast,
   cutWords,
   coveredWords,
   overEachOther,

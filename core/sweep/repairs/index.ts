@@ -11,6 +11,7 @@ import { type PropertyName, type Scope, type StyleValues, valuesIn } from '#core
 import type { MakeId } from '#core/values/ids'
 import type { WidthFinding } from '../find'
 import { withBreakpointBelow } from '../with-breakpoint'
+import { clipped } from './clipped'
 import { fewerColumns } from './fewer-columns'
 import { withSoftHyphens } from './hyphens'
 import { heldFigures } from './figures'
@@ -33,6 +34,7 @@ const ROOM: readonly RemedyMaker[] = [loosen, wrap, smallerWords, fewerColumns, 
 const REMEDIES: { [K in WidthFinding['kind']]: readonly RemedyMaker[] } = {
   pastWindow: ROOM,
   pastHolder: ROOM,
+  carriedPast: [clipped],
   cutWords: ROOM,
   coveredWords: [inFront, loosen],
   overEachOther: [loosen, wrap, fewerColumns, stack, wider],

@@ -1,0 +1,90 @@
+import { carriedPast, movesAcross } from '#core/motion/across'
+import { createFinder, type WidthFinding } from '#core/sweep/find'
+import { isStraight } from '#core/sweep/straight'
+import { sweep } from '#core/sweep/sweep'
+import { STEP, widthsAtBreakpoints } from '#core/sweep/widths'
+import type { Page, Site } from '#core/site/schema'
+import { walkPage } from '#core/site/tree'
+import { motionsOf } from '#core/style/motions-of'
+import type { HiddenFrame } from './hidden-frame'
+import { measureMoving, type Moving, putAt, putAtRest } from './moving'
+
+/** True for a page on which something is carried, grown or turned. */
+export const hasMotionAcross = (page: Page): boolean => [...walkPage(page)].some(({ style }) => motionsOf(style).some(movesAcross))
+
+type Sweeping = {
+  /** Widths that are run through, both included, px. */
+  from: number
+  to: number
+  heightFor: (width: number) => number
+  mirrored: boolean
+  /** Called after each width; it waits while the screen is to be drawn. @returns false to give up */
+  onWidth: (width: number) => Promise<boolean>
+  /** Gives up at once where a finding still holds at a width. */
+  unless?: { width: number; key: string } | undefined
+}
+
+/** The block that an element is, or stands in. */
+const blockOf = (element: Element) => element.closest<HTMLElement>('[data-block]')?.dataset.block
+
+/**
+ * How far blocks that move come to stand past the side of the window that their page scrolls to, each where its motions carry
+ * it furthest, by its id, px. What stands so at rest is not counted: it is found there.
+ */
+function carriedIn(moving: Moving, root: Element, width: number, mirrored: boolean): ReadonlyMap<string, number> {
+  const past = () => root.scrollWidth - width
+  const found = new Map<string, number>()
+  let rest: number | undefined
+  for (const one of moving.moved) {
+    const furthest = carriedPast(one.motions, one.box, moving.scene, width, mirrored)
+    if (!furthest) continue
+    // Others that it stands in carry it as well, and what is in it may be wider than it is.
+    const within = moving.moved.filter(({ element }) => element.contains(one.element))
+    const inner = Math.max(0, one.element.scrollWidth - one.element.clientWidth)
+    if (within.length === 1 && furthest.by + inner < 0.5) continue
+    rest ??= past()
+    const alone: Moving = { ...moving, moved: within, sticky: [], steps: [] }
+    putAt(alone, furthest.at)
+    const by = past()
+    putAtRest(alone)
+    const id = blockOf(one.element)
+    // Its engine says whether the page is wider; its own sides to a fraction by how much, where nothing else has to do with it.
+    if (by <= rest || by < 1 || id === undefined) continue
+    const exact = within.length === 1 && inner === 0 && Math.abs(furthest.by - by) <= 1 ? furthest.by : by
+    found.set(id, Math.max(exact, found.get(id) ?? 0))
+  }
+  return found
+}
+
+/**
+ * Looks, at all widths, for what motions carry past the window, so that the published page is wider than that for as long.
+ * The page is shown whole, since where a motion ends may hang on all of it.
+ * @returns nothing where it was given up
+ */
+export async function sweepMotions(
+  hidden: HiddenFrame,
+  site: Site,
+  page: Page,
+  { from, to, heightFor, mirrored, onWidth, unless }: Sweeping,
+): Promise<WidthFinding[] | undefined> {
+  const sections = page.sections.filter((one) => !one.hidden)
+  const finder = createFinder(site, sections, heightFor, mirrored)
+  const { document } = hidden.frame
+  const look = (width: number) => {
+    const height = heightFor(width)
+    document.documentElement.style.setProperty('--vh', `${height / 100}px`)
+    hidden.resize(width, height)
+    const moving = measureMoving(site, page, { frame: hidden.frame, gaps: new Map(), width }, height)
+    const carried = carriedIn(moving, document.documentElement, width, mirrored)
+    return { width, blocks: new Map(), carried }
+  }
+  if (unless && finder.look(look(unless.width)).has(unless.key)) return undefined
+  const run = sweep(from, to, STEP, widthsAtBreakpoints(site.breakpoints), isStraight)
+  let next = run.next()
+  while (!next.done) {
+    const seen = look(next.value)
+    next = run.next({ keys: finder.look(seen), seen })
+    if (!(await onWidth(seen.width))) return undefined
+  }
+  return finder.findings(next.value).findings.filter((one) => one.kind === 'carriedPast')
+}

@@ -1,0 +1,1 @@
+export const MEMORY: Readonly<Record<string, string>>
