@@ -29,6 +29,7 @@ export async function withSweeper(page: Page): Promise<void> {
   const script = await bundled(`import { createSweeper } from './app/live/sweeper'
     import { openHiddenFrame } from './app/live/hidden-frame'
     import { stressOf } from './core/stress/index'
+    import { asForced } from './core/stress/forced'
     const sweeper = createSweeper()
     globalThis.sweepOf = (site) => sweeper.run(site, site.pages[0], { signal: new AbortController().signal })
     globalThis.freshSweepOf = async (site, stress) => {
@@ -37,7 +38,8 @@ export async function withSweeper(page: Page): Promise<void> {
       fresh.close()
       return found
     }
-    globalThis.openHiddenFrame = openHiddenFrame`)
+    globalThis.openHiddenFrame = openHiddenFrame
+    globalThis.asForced = asForced`)
   await page.evaluate(script)
 }
 

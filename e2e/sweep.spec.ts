@@ -57,7 +57,7 @@ test('under stress that changes no width, planted faults are at the same px; at 
 }) => {
   const wrong = await wrongOn(page, app, PAGES_STRESSED, async (seed) => {
     const { clean, broken, planted } = pageOf(seed)
-    const width = stressOf('reflow').width!
+    const width = stressOf('reflow').widths![0]!
     const here = planted.filter(({ from, to }) => from <= width && (to === -1 || width <= to))
     const cases = [
       ['rtl', planted],

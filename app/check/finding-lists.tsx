@@ -42,7 +42,7 @@ function List({ label, found, page, onShow }: ListProps) {
     <ul aria-label={label}>
       {found.map((one, n) => {
         const excuse = excuseOf(excuses, page.id, one)
-        const { block, ranges } = one
+        const { block, ranges, repair } = one
         return (
           <li key={n} className="grid grid-cols-[16px_1fr] gap-1 border-t border-line py-1.5" data-finding={one.kind}>
             {one.fault && !excuse ? <FaultSign className="mt-1" /> : <EyeSign className="mt-2" />}
@@ -69,6 +69,7 @@ function List({ label, found, page, onShow }: ListProps) {
                 </p>
               ) : (
                 <p className="mt-1 flex flex-wrap items-center gap-3">
+                  {repair && <Button onClick={() => edit(store, repair.edit)}>{repair.label}</Button>}
                   {block && (
                     <Link
                       className="inline-flex min-h-6 items-center underline"

@@ -25,7 +25,7 @@ export function PageAt({ finding, trial, shown, stressed, onStress }: PageAtProp
   const [before, setBefore] = useState<Trial | null>(null)
   const breakpoints = useSession((state) => state.session.site.breakpoints)
   const stress = stressed === null ? undefined : stressOf(stressed)
-  const width = shown?.width ?? finding?.worst ?? stress?.width ?? USUAL
+  const width = shown?.width ?? finding?.worst ?? stress?.widths?.[0] ?? USUAL
   const order = shown?.order
   const { columns, gutter } = breakpoints[rangeAt(breakpoints, width)]!
   return (

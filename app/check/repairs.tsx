@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useId, useRef, useState } from 'react'
 import type { Repair } from '#core/analysis/finding'
 import { keyOf, type WidthFinding } from '#core/sweep/find'
 import { asksForWords } from '#core/sweep/repairs/index'
@@ -22,6 +22,7 @@ type Tried = { tried: number; of: number; found: readonly Repair[] }
 /** What mends a finding and makes no other. Each is shown on the page while it is pointed at, and taken by one press. */
 export function Repairs({ finding, swept, sweeper, trial, onTry }: RepairsProps) {
   const store = useSessionStore()
+  const id = useId()
   const site = useSession((state) => state.session.site)
   const pageId = useSession((state) => pageOf(state).id)
   const [{ tried, of, found }, setTried] = useState<Tried>({ tried: 0, of: 0, found: [] })
@@ -46,18 +47,26 @@ export function Repairs({ finding, swept, sweeper, trial, onTry }: RepairsProps)
       {found.length > 0 && (
         <div className="flex flex-wrap gap-2" role="group" aria-label="Repairs">
           {found.map((one) => (
-            <Button
-              key={one.label}
-              className={trial?.label === one.label ? '!border-ink' : ''}
-              onPointerEnter={() => onTry(one)}
-              onFocus={() => onTry(one)}
-              onClick={() => {
-                onTry(null)
-                edit(store, one.edit)
-              }}
-            >
-              {one.label}
-            </Button>
+            <span key={one.label} className={one.price ? 'flex w-full items-baseline gap-2' : 'contents'}>
+              <Button
+                className={`shrink-0 ${trial?.label === one.label ? '!border-ink' : ''}`}
+                aria-describedby={one.price && `${id}-${one.label}`}
+                onPointerEnter={() => onTry(one)}
+                onFocus={() => onTry(one)}
+                onClick={() => {
+                  onTry(null)
+                  edit(store, one.edit)
+                }}
+              >
+                {one.label}
+              </Button>
+              {one.price && (
+                <span id={`${id}-${one.label}`} className="text-label text-ink-2" data-price={one.price.length}>
+                  For your eye then: {one.price.slice(0, 2).join(' ')}
+                  {one.price.length > 2 && ` And ${one.price.length - 2} more.`}
+                </span>
+              )}
+            </span>
           ))}
         </div>
       )}
@@ -67,8 +76,8 @@ export function Repairs({ finding, swept, sweeper, trial, onTry }: RepairsProps)
           : found.length === 0
             ? of === 0
               ? 'There is no repair to try: this one is for you to judge.'
-              : `${of} repairs were tried; each leaves it, or makes another finding.`
-            : 'Each was tried at all widths: it mends this and makes no other finding. One press takes it.'}
+              : `${of} repairs were tried; each leaves it, or makes a fault.`
+            : `Each was tried at all widths: it mends this and makes no ${found.some((one) => one.price) ? 'fault' : 'other finding'}. One press takes it.`}
         {!busy && asksForWords(finding) && ' Shorter words would mend it too.'}
       </p>
     </div>

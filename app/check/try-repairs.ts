@@ -3,7 +3,7 @@ import { forAllCopies } from '#core/edits/through-shared'
 import type { Repair } from '#core/analysis/finding'
 import type { Site } from '#core/site/schema'
 import { keyOf, type WidthFinding } from '#core/sweep/find'
-import { isMended } from '#core/sweep/mended'
+import { priceOf } from '#core/sweep/mended'
 import { candidatesFor } from '#core/sweep/repairs/index'
 import type { Sweeper } from '../live/sweeper'
 import { findBlock } from '#core/site/tree'
@@ -35,14 +35,19 @@ export async function tryRepairs(
   const found: Repair[] = []
   onTried(0, candidates.length, found)
   for (const [n, candidate] of candidates.entries()) {
-    if (signal.aborted || found.length >= OFFERED) break
+    if (signal.aborted || found.filter((one) => !one.price).length >= OFFERED) break
     const edit = forAllCopies(site, candidate.edit)
-    const repair = { ...candidate, edit }
-    if (await mends(repair, finding, site, pageId, before, sweeper, signal)) found.push(repair)
-    if (!signal.aborted) onTried(n + 1, candidates.length, [...found])
+    const price = await priceIn(edit, finding, site, pageId, before, sweeper, signal)
+    if (price)
+      found.push({ label: candidate.label, edit, ...(price.length > 0 ? { price: price.map((one) => one.sentence) } : {}) })
+    if (!signal.aborted) onTried(n + 1, candidates.length, cheapest(found))
   }
-  if (!signal.aborted) onTried(candidates.length, candidates.length, [...found])
+  if (!signal.aborted) onTried(candidates.length, candidates.length, cheapest(found))
 }
+
+/** Those that are offered: the free ones first, then those that make least else. */
+const cheapest = (found: readonly Repair[]): Repair[] =>
+  found.toSorted((a, b) => (a.price?.length ?? 0) - (b.price?.length ?? 0)).slice(0, OFFERED)
 
 /** The long words of a finding's block with soft hyphens where their language parts them; none where that cannot be had. */
 async function partsOf(finding: WidthFinding, site: Site, signal: AbortSignal): Promise<ReadonlyMap<string, string>> {
@@ -58,21 +63,22 @@ async function partsOf(finding: WidthFinding, site: Site, signal: AbortSignal): 
   return new Map(Array.isArray(answer) ? words.map((word, n) => [word, answer[n] ?? word]) : [])
 }
 
-async function mends(
-  { edit }: Repair,
+/** What a change costs that mends a finding; nothing where it does not, or was given up. */
+async function priceIn(
+  edit: Repair['edit'],
   finding: WidthFinding,
   site: Site,
   pageId: string,
   before: readonly WidthFinding[],
   sweeper: Sweeper,
   signal: AbortSignal,
-): Promise<boolean> {
+): Promise<WidthFinding[] | undefined> {
   let tried: Site
   try {
     tried = applyEdit(site, edit).site
   } catch {
     // One that the document does not take, as a value that its block does not have, is no repair.
-    return false
+    return undefined
   }
   const page = tried.pages.find((one) => one.id === pageId)!
   // A breakpoint that nothing needs is taken away for the whole page; all else changes one section, or those with its copies.
@@ -85,7 +91,7 @@ async function mends(
     unless: { width: finding.worst, key: keyOf(finding) },
     ...(finding.section === undefined ? {} : { only: ids as ReadonlySet<string> }),
   })
-  if (!result) return false
+  if (!result) return undefined
   const isAbout = (one: WidthFinding) => finding.section === undefined || ids.has(one.section)
-  return isMended(finding, before.filter(isAbout), result.findings.filter(isAbout))
+  return priceOf(finding, before.filter(isAbout), result.findings.filter(isAbout))
 }

@@ -35,6 +35,8 @@ export function WidthsPart({ swept, busy, sweeper, chosen, onChoose, trial, onTr
   const { faults, others, excused } = sorted(swept?.findings ?? [], excuses, page.id)
   useNoted('widths', swept && !busy && stressed === null ? faults.length : undefined)
   const lines = gathered(others)
+  const only = stressed === null ? undefined : stressOf(stressed).widths
+  const at = only && `${only.join(', ').replace(/, (?=\d+$)/, ' and ')} px`
   const isChosen = (one: Gathered) => chosen !== null && [one, ...(one.with ?? [])].some((each) => keyOf(each) === keyOf(chosen))
   const row = (one: Gathered) => (
     <FindingRow
@@ -54,7 +56,7 @@ export function WidthsPart({ swept, busy, sweeper, chosen, onChoose, trial, onTr
       <section className="px-5 pb-3 pt-3" aria-labelledby="widths-title">
         <PartHead id="widths-title" number={1} title={stressed === null ? 'Widths' : `Widths: ${stressOf(stressed).label}`}>
           <span className="ml-auto text-label text-ink-2" data-faults={swept ? faults.length : undefined}>
-            {swept && summary(faults, lines.length, stressed === null ? undefined : stressOf(stressed).width)}
+            {swept && summary(faults, lines.length, at)}
           </span>
         </PartHead>
         <Chart sections={page.sections} findings={[...faults, ...others]} chosen={chosen} onChoose={onChoose} />
@@ -62,7 +64,7 @@ export function WidthsPart({ swept, busy, sweeper, chosen, onChoose, trial, onTr
       {swept && faults.length === 0 && (
         <p className="flex items-center gap-2 border-t border-line px-5 py-2.5 text-ink-2">
           <span aria-hidden className="h-2 w-2 rounded-full bg-reed" /> Nothing is cut off, broken or out of reach{' '}
-          {stressed !== null && stressOf(stressed).width !== undefined ? `at ${stressOf(stressed).width} px` : 'at any width'}.
+          {at === undefined ? 'at any width' : `at ${at}`}.
         </p>
       )}
       <ul aria-label="Faults">{faults.map(row)}</ul>
@@ -92,10 +94,10 @@ export function WidthsPart({ swept, busy, sweeper, chosen, onChoose, trial, onTr
 /** How many are listed before one asks for more. */
 const SHOWN = 12
 
-function summary(faults: readonly WidthFinding[], others: number, alone: number | undefined): string {
-  if (faults.length === 0)
-    return others === 0 ? `clean at ${alone === undefined ? 'every width' : `${alone} px`}` : `no faults, ${others} for your eye`
+function summary(faults: readonly WidthFinding[], others: number, at: string | undefined): string {
+  if (faults.length === 0) return others === 0 ? `clean at ${at ?? 'every width'}` : `no faults, ${others} for your eye`
   const sections = new Set(faults.map((one) => one.section)).size
-  const clean = cleanStretch(faults)
+  // Between single widths nothing is known.
+  const clean = at === undefined ? cleanStretch(faults) : undefined
   return `${faults.length} ${faults.length === 1 ? 'fault' : 'faults'} in ${sections} ${sections === 1 ? 'section' : 'sections'}${clean ? `, clean from ${clean.from} to ${clean.to}` : ''}`
 }

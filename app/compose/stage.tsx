@@ -52,7 +52,7 @@ export function Stage() {
   const [rows, setRows] = useState<Rows>({ tops: [], height: 400 })
   const [ready, setReady] = useState(0)
   const wire = useSession((state) => state.wire)
-  const stressCss = useSession((state) => state.stress?.css)
+  const stress = useSession((state) => state.stress)
   const renderPage = useMemo(
     () => ({ finished: createViewRenderer(site.language), wire: createViewRenderer(site.language, 'wire') }),
     [site.language],
@@ -112,10 +112,10 @@ export function Stage() {
       const view = frames.get(index)
       if (!view) continue
       view.scale = scales[position]!
-      view.frame.show(withCss(renderPage[wire.has(index) ? 'wire' : 'finished'](site, page), stressCss))
+      view.frame.show(withCss(renderPage[wire.has(index) ? 'wire' : 'finished'](site, page), stress ?? undefined))
     }
     layOut()
-  }, [frames, renderPage, wire, stressCss, site, page, scales, indexes, ready, layOut])
+  }, [frames, renderPage, wire, stress, site, page, scales, indexes, ready, layOut])
 
   // Where a picture or a font arrives late, the rows are aligned again, once for each frame of the screen.
   const pending = useRef(0)

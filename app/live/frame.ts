@@ -57,7 +57,7 @@ export function createFrame(iframe: HTMLIFrameElement, width: number): Frame {
       document.documentElement.removeAttribute('style')
     }
     for (const { id, rules } of page.sections) {
-      const css = sectionCss(rules)
+      const css = page.restyle?.(sectionCss(rules)) ?? sectionCss(rules)
       const known = sheets.get(id)
       if (known?.css === css) continue
       const sheet = known?.sheet ?? new CSSStyleSheet()

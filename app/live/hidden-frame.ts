@@ -1,6 +1,6 @@
 import type { Page, Site } from '#core/site/schema'
 import { createFrame, type Frame, VIEW_DOCUMENT } from './frame'
-import { createViewRenderer, withCss } from './rendering'
+import { createViewRenderer, type MoreCss, withCss } from './rendering'
 
 /** Width that a page is shown at first, px. */
 const NARROW = 320
@@ -18,7 +18,7 @@ export type HiddenFrame = {
   /** Gives the window a width, and a height where it matters, px. */
   resize: (width: number, height?: number) => void
   /** Shows a page, with rules of its own where there are some, and waits until its faces are there: other ones would break elsewhere. */
-  show: (site: Site, page: Page, css?: string) => Promise<void>
+  show: (site: Site, page: Page, more?: MoreCss) => Promise<void>
   /** Waits until no face is on its way, and says how many have come so far: words that were measured before one came are to be measured again. */
   faces: () => Promise<number>
   close: () => void
@@ -53,8 +53,8 @@ export async function openHiddenFrame(language: string): Promise<HiddenFrame> {
       iframe.style.width = `${width}px`
       if (height !== undefined) iframe.style.height = `${height}px`
     },
-    async show(site, page, css) {
-      frame.show(withCss(render(site, page), MEASURED_CSS + (css ?? '')))
+    async show(site, page, { css = '', ...more } = {}) {
+      frame.show(withCss(render(site, page), { ...more, css: MEASURED_CSS + css }))
       // Faces are asked for once words are laid out in them.
       frame.document.body.getBoundingClientRect()
       await faces()

@@ -124,7 +124,7 @@ export function LivePage({
     }
   }, [width])
 
-  useLayoutEffect(() => frame?.show(withCss(render(site, page), stress?.css)), [frame, render, site, page, stress])
+  useLayoutEffect(() => frame?.show(withCss(render(site, page), stress)), [frame, render, site, page, stress])
   const told = useRef(onShown)
   told.current = onShown
   useEffect(() => {

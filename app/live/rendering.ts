@@ -6,15 +6,28 @@ import { sharedRules, tokenDeclarations, withTokens } from '#core/render/guide-r
 import { crossedFrame, type Finish, WIRE_CSS, wireSite } from '#core/render/wire'
 import { pageFile } from '#core/render/own-links'
 import type { Page, Site } from '#core/site/schema'
+import type { Stress } from '#core/stress/stress'
 import type { Making, Picture } from '#core/picture/picture'
 import { fallbackCss, familiesOf, fontFaceCss, fontFiles } from '#core/type/families'
 
 /** A page as the views show it. */
-export type RenderedPage = { body: Element; sections: readonly RenderedSection[]; sharedCss: string; language: string }
+export type RenderedPage = {
+  body: Element
+  sections: readonly RenderedSection[]
+  sharedCss: string
+  language: string
+  /** What becomes of the CSS of its sections. */
+  restyle?: (css: string) => string
+}
+
+/** Rules that a page has besides its own, and what becomes of those. */
+export type MoreCss = Pick<Stress, 'css' | 'restyle'>
 
 /** A page with more rules than its own. They come before those of its sections, so what must hold over them says `!important`. */
-export const withCss = (page: RenderedPage, css: string | undefined): RenderedPage =>
-  css === undefined ? page : { ...page, sharedCss: page.sharedCss + css }
+export const withCss = (page: RenderedPage, { css = '', restyle }: MoreCss = {}): RenderedPage =>
+  css === '' && !restyle
+    ? page
+    : { ...page, sharedCss: (restyle?.(page.sharedCss) ?? page.sharedCss) + css, ...(restyle ? { restyle } : {}) }
 
 function viewPicture(picture: Picture, width: number | null, { turn, opacity }: Making = {}): string {
   const query = new URLSearchParams()

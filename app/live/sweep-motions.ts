@@ -1,8 +1,9 @@
 import { carriedPast, movesAcross } from '#core/motion/across'
 import { createFinder, type WidthFinding } from '#core/sweep/find'
 import { isStraight } from '#core/sweep/straight'
-import { sweep } from '#core/sweep/sweep'
-import { STEP, widthsAtBreakpoints } from '#core/sweep/widths'
+import type { Reading } from '#core/sweep/reading'
+import type { sweep } from '#core/sweep/sweep'
+import { widthsAtBreakpoints } from '#core/sweep/widths'
 import type { Page, Site } from '#core/site/schema'
 import { walkPage } from '#core/site/tree'
 import { motionsOf } from '#core/style/motions-of'
@@ -13,9 +14,8 @@ import { measureMoving, type Moving, putAt, putAtRest } from './moving'
 export const hasMotionAcross = (page: Page): boolean => [...walkPage(page)].some(({ style }) => motionsOf(style).some(movesAcross))
 
 type Sweeping = {
-  /** Widths that are run through, both included, px. */
-  from: number
-  to: number
+  /** Goes through widths, as `sweep` does. */
+  toRun: (also: readonly number[], isEven: typeof isStraight) => ReturnType<typeof sweep<Reading>>
   heightFor: (width: number) => number
   mirrored: boolean
   /** Called after each width; it waits while the screen is to be drawn. @returns false to give up */
@@ -65,7 +65,7 @@ export async function sweepMotions(
   hidden: HiddenFrame,
   site: Site,
   page: Page,
-  { from, to, heightFor, mirrored, onWidth, unless }: Sweeping,
+  { toRun, heightFor, mirrored, onWidth, unless }: Sweeping,
 ): Promise<WidthFinding[] | undefined> {
   const sections = page.sections.filter((one) => !one.hidden)
   const finder = createFinder(site, sections, heightFor, mirrored)
@@ -79,7 +79,7 @@ export async function sweepMotions(
     return { width, blocks: new Map(), carried }
   }
   if (unless && finder.look(look(unless.width)).has(unless.key)) return undefined
-  const run = sweep(from, to, STEP, widthsAtBreakpoints(site.breakpoints), isStraight)
+  const run = toRun(widthsAtBreakpoints(site.breakpoints), isStraight)
   let next = run.next()
   while (!next.done) {
     const seen = look(next.value)

@@ -3,7 +3,7 @@ import { atEdges, hangsOnOthers } from '#core/sweep/edges'
 import { factsOf } from '#core/sweep/facts'
 import { createFinder, idleFinding, inOrder, type WidthFinding } from '#core/sweep/find'
 import { isStraight } from '#core/sweep/straight'
-import { sweep } from '#core/sweep/sweep'
+import { alone, sweep } from '#core/sweep/sweep'
 import { STEP, SWEPT, widthsAtBreakpoints } from '#core/sweep/widths'
 import { viewportHeightFor } from '#core/grid/viewport-height'
 import type { Stress } from '#core/stress/stress'
@@ -74,7 +74,10 @@ export function createSweeper(stress?: Stress): Sweeper {
     return (opened ??= openHiddenFrame(language))
   }
 
-  const swept = stress?.width === undefined ? SWEPT : { from: stress.width, to: stress.width }
+  const only = stress?.widths
+  /** The widths that are run through: some alone, or all, so that they are known to the px. */
+  const toRun = <Seen>(also: readonly number[], isEven: (before: Seen, between: Seen, after: Seen) => boolean) =>
+    only ? alone<Seen>(only) : sweep<Seen>(SWEPT.from, SWEPT.to, STEP, also, isEven)
   const heightFor = (width: number) => stress?.height ?? viewportHeightFor(width)
 
   /** Looks at the sections that a frame shows, width by width. @returns nothing where it was given up */
@@ -99,7 +102,7 @@ export function createSweeper(stress?: Stress): Sweeper {
     look(SWEPT.to)
     if (unless && finder.look(look(unless.width)).has(unless.key)) return undefined
     const first = widthsAtBreakpoints(site.breakpoints)
-    const run = sweep(swept.from, swept.to, STEP, first, isStraight)
+    const run = toRun(first, isStraight)
     let next = run.next()
     while (!next.done) {
       const seen = look(next.value)
@@ -116,7 +119,7 @@ export function createSweeper(stress?: Stress): Sweeper {
       if (signal.aborted) return false
       onWidth()
       if (performance.now() - since < SLICE) return true
-      onProgress?.(Math.min(0.99, (width - swept.from) / Math.max(1, swept.to - swept.from)))
+      onProgress?.(Math.min(0.99, (width - SWEPT.from) / (SWEPT.to - SWEPT.from)))
       await breathe()
       since = performance.now()
       return !signal.aborted
@@ -134,9 +137,9 @@ export function createSweeper(stress?: Stress): Sweeper {
     const before = carried.get(page)
     if (before && isSameContext(before.context, site)) return before.findings
     const hidden = await frameFor(site)
-    await hidden.show(site, page, stress?.css)
+    await hidden.show(site, page, stress)
     const mirrored = stress?.mirrored === true
-    const findings = await sweepMotions(hidden, site, page, { ...swept, heightFor, mirrored, onWidth, unless })
+    const findings = await sweepMotions(hidden, site, page, { toRun, heightFor, mirrored, onWidth, unless })
     if (findings) carried.set(page, { context: site, findings })
     return findings
   }
@@ -175,7 +178,7 @@ export function createSweeper(stress?: Stress): Sweeper {
       const shown = sections.filter(
         (one, n) => touched.includes(one) || [sections[n - 1], one, sections[n + 1]].some((each) => each && stale.has(each)),
       )
-      await hidden.show(site, { ...page, sections: shown }, stress?.css)
+      await hidden.show(site, { ...page, sections: shown }, stress)
       let looked: Looked | undefined
       let faces: number
       // Words that first appear at another width may want a face that is still on its way: then all is measured once more.

@@ -4,7 +4,12 @@ import { type Excuse, excuseOf } from '#core/site/excuse'
 import type { Page, Site } from '#core/site/schema'
 
 /** One change that mends what was found, tried before it is offered. */
-export type Repair = { label: string; edit: Edit }
+export type Repair = {
+  label: string
+  edit: Edit
+  /** What else it makes, for the eye, in sentences; nothing where it makes nothing. */
+  price?: readonly string[]
+}
 
 /** Widths of the window, px, both ends included. */
 export type Range = { from: number; to: number }

@@ -6,8 +6,10 @@ import { hasWords } from '#core/blocks/tree'
 import { plainText } from '#core/values/words'
 import { pixels } from '#core/values/length'
 import { doubled } from './big-text'
+import { asForced } from './forced'
 import { STRESS_NAMES, stressOf } from './index'
 import { longerText } from './longer'
+import { PAPERS } from './print'
 
 const site = demoSite()
 const under = (name: (typeof STRESS_NAMES)[number]) => stressOf(name).change!(site)
@@ -71,4 +73,21 @@ test('letters are twice as large, by the scale and where they have a size of the
   expect(doubled({ fluid: { from: { at: 375, px: 20 }, to: { at: 1360, px: 40 } } })).toEqual({
     fluid: { from: { at: 375, px: 40 }, to: { at: 1360, px: 80 } },
   })
+})
+
+test('where colours are forced, grounds keep how solid they are, gradients go and pictures stay', () => {
+  const css = (value: string) => asForced(`.a{color:red;${value}}`)
+  expect(css('background:var(--paper)')).toBe('.a{color:red;background:rgb(from var(--paper) 0 0 0/alpha)}')
+  expect(css('background-color:#fff8')).toBe('.a{color:red;background-color:rgb(from #fff8 0 0 0/alpha)}')
+  expect(css('background:none')).toBe('.a{color:red;background:none}')
+  expect(css('background-image:linear-gradient(90deg,rgb(0 0 0/.4),red)')).toBe('.a{color:red;background-image:none}')
+  const picture = 'background-image:linear-gradient(red,red),url(a.webp)'
+  expect(css(picture)).toBe(`.a{color:red;${picture}}`)
+  expect(css('background:linear-gradient(red,rgb(0 0 0/.2)) #123')).toBe(
+    '.a{color:red;background:none;background-color:rgb(from #123 0 0 0/alpha)}',
+  )
+})
+
+test('paper has the widths of its sheets, less a centimetre at each side', () => {
+  expect(PAPERS).toEqual([718, 740, 980, 1046])
 })

@@ -13,8 +13,10 @@ export type Stress = {
   change?: (site: Site) => Site
   /** What is added to the stylesheet. */
   css?: string
-  /** The one width at which it is looked at, px; all widths where none is named. */
-  width?: number
+  /** What becomes of every stylesheet before that. */
+  restyle?: (css: string) => string
+  /** The widths at which it is looked at, px, the least first; all widths where none are named. */
+  widths?: readonly number[]
   /** Height of the window there, px; the usual one where none is named. */
   height?: number
   /** True where lines begin at the right then. */

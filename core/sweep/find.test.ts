@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { idleBreakpoints, isJump } from './at-breakpoints'
 import { createFinder, inOrder } from './find'
-import { isMended } from './mended'
+import { priceOf } from './mended'
 import { type At, block, readingOf, siteWith } from './scene.fixture'
 import { cleanStretch, depthsOf, segmentsOf } from './segments'
 import { isStraight } from './straight'
@@ -94,11 +94,22 @@ describe('on the ruler', () => {
   })
 })
 
-test('a change mends a finding if that is gone and no other came or grew', () => {
+describe('a change mends a finding', () => {
   const [one, other] = [finding('a', [300, 400]), finding('b', [300, 400])]
-  expect(isMended(one, [one, other], [other])).toBe(true)
-  expect(isMended(one, [one, other], [one, other])).toBe(false)
-  expect(isMended(one, [one, other], [finding('a', [300, 310]), other])).toBe(false)
-  expect(isMended(one, [one, other], [finding('b', [300, 401])])).toBe(false)
-  expect(isMended(one, [one], [other])).toBe(false)
+  const eye = { ...finding('c', [500, 510]), kind: 'loneWord' as const, fault: false }
+
+  test('if that is gone and no other came or grew', () => {
+    expect(priceOf(one, [one, other], [other])).toEqual([])
+    expect(priceOf(one, [one, other], [one, other])).toBeUndefined()
+    expect(priceOf(one, [one, other], [finding('a', [300, 310]), other])).toBeUndefined()
+    expect(priceOf(one, [one, other], [finding('b', [300, 401])])).toBeUndefined()
+    expect(priceOf(one, [one], [other])).toBeUndefined()
+  })
+
+  test('at a price, where something for the eye came or grew', () => {
+    expect(priceOf(one, [one], [eye])).toEqual([eye])
+    const more = { ...eye, ranges: [{ from: 500, to: 511 }] }
+    expect(priceOf(one, [one, eye], [more])).toEqual([more])
+    expect(priceOf(one, [one, more], [eye])).toEqual([])
+  })
 })

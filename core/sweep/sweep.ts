@@ -40,6 +40,13 @@ export function* sweep<Seen>(
   return rangesOf(known)
 }
 
+/** Looks at some widths alone, of which none says anything of what lies between. @param widths px, the least first */
+export function* alone<Seen>(widths: readonly number[]): Generator<number, Held[], Look<Seen>> {
+  const held: Held[] = []
+  for (const width of widths) for (const key of (yield width).keys) held.push({ key, from: width, to: width })
+  return held
+}
+
 /**
  * Does the same for what takes long to look at: in steps first, then by halving between two steps that differ. What comes
  * and goes within one step is not seen. It yields each width that it must know of, and is given the keys of all that holds

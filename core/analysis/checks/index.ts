@@ -15,6 +15,7 @@ import { pictures } from './pictures'
 import { saidTwice } from './said-twice'
 import { sharedLinks } from './shared-links'
 import { emptySlots, placeholders } from './slots'
+import { spaces } from './spaces'
 import { tongues } from './tongues'
 import { unfitWords } from './unfit-words'
 import { wholeSite } from './whole-site'
@@ -33,6 +34,7 @@ const CHECKS = {
   forms,
   consent,
   saidTwice,
+  spaces,
   about,
   sharedLinks,
   wholeSite,

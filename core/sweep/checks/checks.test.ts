@@ -338,6 +338,34 @@ describe('the window', () => {
   })
 })
 
+describe('what cards end with', () => {
+  const card = (id: string, last: 'button' | 'text' = 'button') => group(id, [text(`${id}-words`), block(last, `${id}-end`)])
+  const boxes = (end: number) =>
+    ({
+      cards: [0, 0, 800, 300],
+      a: [0, 0, 390, 300],
+      'a-words': [0, 0, 390, 100],
+      'a-end': [0, 200, 100, 40],
+      b: [410, 0, 390, 300],
+      'b-words': [410, 0, 390, 100],
+      'b-end': [410, end, 100, 40],
+    }) as const
+  const across = { layout: 'grid', tracks: 2 } as const
+
+  test('stands on one line', () => {
+    const held = [group('cards', [card('a'), card('b')], across)]
+    expect(foundBy('unevenEnds', held, { boxes: boxes(224) })).toEqual([['cards', 24]])
+    expect(foundBy('unevenEnds', held, { boxes: boxes(201) })).toEqual([])
+  })
+
+  test('is compared where cards are alike and it is pressed', () => {
+    const other = [group('cards', [card('a'), group('b', [block('button', 'b-end')])], across)]
+    expect(foundBy('unevenEnds', other, { boxes: boxes(224) })).toEqual([])
+    const words = [group('cards', [card('a', 'text'), card('b', 'text')], across)]
+    expect(foundBy('unevenEnds', words, { boxes: boxes(224) })).toEqual([])
+  })
+})
+
 describe('gaps', () => {
   const held = ['a', 'b', 'c', 'd'].map(text)
   const at = (...tops: number[]) => Object.fromEntries(tops.map((top, n) => [held[n]!.id, [0, top, 300, 40] as const]))

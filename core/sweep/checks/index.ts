@@ -27,6 +27,7 @@ import { splitHeader } from './split-header'
 import { tightEdge } from './tight-edge'
 import { touchTarget } from './touch-target'
 import { unequalGaps } from './unequal-gaps'
+import { unevenEnds } from './uneven-ends'
 import { wordsOut } from './words-out'
 
 /** Every check that a page undergoes at each of its widths, the gravest first. */
@@ -57,6 +58,7 @@ export const WIDTH_CHECKS = {
   rowOfOne,
   emptyColumn,
   unequalGaps,
+  unevenEnds,
   blownUp,
   highSticky,
   overWindow,

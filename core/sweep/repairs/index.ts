@@ -1,11 +1,10 @@
-import type { Block } from '#core/blocks/index'
 import { walk } from '#core/blocks/tree'
 import { type Edit, editSchema } from '#core/edits/index'
 import type { Repair } from '#core/analysis/finding'
 import { rangeAt } from '#core/grid/columns'
 import { layoutAt } from '#core/render/surround'
 import type { Site } from '#core/site/schema'
-import { findBlock } from '#core/site/tree'
+import { findBlock, type Place } from '#core/site/tree'
 import { rangeScopes, valuesByRange } from '#core/style/cascade'
 import { type PropertyName, type Scope, type StyleValues, valuesIn } from '#core/style/registry'
 import type { MakeId } from '#core/values/ids'
@@ -15,20 +14,23 @@ import { clipped } from './clipped'
 import { fewerColumns } from './fewer-columns'
 import { withSoftHyphens } from './hyphens'
 import { heldFigures } from './figures'
+import { inDocumentOrder } from './in-document-order'
 import { inFront } from './in-front'
 import { inset } from './inset'
 import { larger } from './larger'
 import { lineLength } from './line-length'
+import { endsOnOneLine } from './ends-on-one-line'
 import { loosen } from './loosen'
 import type { Ailing, Remedy, RemedyMaker } from './remedy'
 import { smallerWords } from './smaller-words'
 import { spacedAlike } from './spaced-alike'
 import { stack } from './stack'
+import { tableRows } from './table-rows'
 import { wider } from './wider'
 import { wrap } from './wrap'
 
 /** What makes room, or asks for less of it. */
-const ROOM: readonly RemedyMaker[] = [loosen, wrap, smallerWords, fewerColumns, stack, wider]
+const ROOM: readonly RemedyMaker[] = [tableRows, loosen, wrap, smallerWords, fewerColumns, stack, wider]
 
 /** What may mend a kind of finding, the gentlest first. Words that only a person can shorten have no remedy that changes them. */
 const REMEDIES: { [K in WidthFinding['kind']]: readonly RemedyMaker[] } = {
@@ -38,8 +40,8 @@ const REMEDIES: { [K in WidthFinding['kind']]: readonly RemedyMaker[] } = {
   cutWords: ROOM,
   coveredWords: [inFront, loosen],
   overEachOther: [loosen, wrap, fewerColumns, stack, wider],
-  brokenWord: [smallerWords, loosen, fewerColumns, wrap, wider, stack],
-  wordsOut: [loosen, inset, smallerWords, wider],
+  brokenWord: [tableRows, smallerWords, loosen, fewerColumns, wrap, wider, stack],
+  wordsOut: [tableRows, loosen, inset, smallerWords, wider],
   secondLine: [loosen, wrap, wider, fewerColumns, stack, smallerWords],
   secondRow: [smallerWords, wider],
   smallWords: [larger],
@@ -56,7 +58,8 @@ const REMEDIES: { [K in WidthFinding['kind']]: readonly RemedyMaker[] } = {
   rowOfOne: [fewerColumns],
   emptyColumn: [fewerColumns],
   unequalGaps: [spacedAlike],
-  readingOrder: [loosen],
+  unevenEnds: [endsOnOneLine],
+  readingOrder: [inDocumentOrder],
   focusCropped: [loosen],
   highSticky: [loosen],
   overWindow: [loosen],
@@ -64,6 +67,9 @@ const REMEDIES: { [K in WidthFinding['kind']]: readonly RemedyMaker[] } = {
   jump: [],
   idleBreakpoint: [],
 }
+
+/** Kinds that links which are folded away may mend. */
+const FOLDED: ReadonlySet<WidthFinding['kind']> = new Set(['secondRow', 'splitHeader', 'pastWindow', 'pastHolder', 'overEachOther'])
 
 /** Most changes of one finding that are tried. */
 const MOST = 14
@@ -118,21 +124,24 @@ export function candidatesFor(
       const exact: Edit = {
         kind: 'batch',
         label: 'breakpoint',
-        edits: [{ kind: 'site', field: 'breakpoints', value: added }, styled(remedy, { below: id })],
+        edits: [{ kind: 'site', field: 'breakpoints', value: added }, ...flat(styled(remedy, { below: id }))],
       }
       return [plain, { label: `${remedy.label} below ${to + 1}`, edit: exact }]
     })
     .filter(({ label }, n, all) => all.findIndex((one) => one.label === label) === n)
     .filter(({ edit }) => editSchema.safeParse(edit).success)
-  const folded = finding.kind === 'secondRow' || finding.kind === 'splitHeader' ? foldedBelow(site, place.block, below) : []
+  const folded = FOLDED.has(finding.kind) ? foldedBelow(site, place, below) : []
   const held = finding.kind === 'partedFigure' ? heldFigures(place.block, site.language) : []
   return [...folded, ...held, ...withSoftHyphens(place.block, site.language, parts), ...changes].slice(0, MOST)
 }
 
+/** The edits of one that is several. */
+const flat = (edit: Edit): Edit[] => (edit.kind === 'batch' ? edit.edits : [edit])
+
 /** Folds the links of a navigation away where they have no row of their own. */
-function foldedBelow(site: Site, block: Block, below: number | null): Repair[] {
+function foldedBelow(site: Site, { block, ancestors }: Place, below: number | null): Repair[] {
   const breakpoint = site.breakpoints.find((one) => below !== null && one.below === below)
-  const nav = [...walk(block)].find((one) => one.kind === 'nav')
+  const nav = [...walk(block), ...ancestors].find((one) => one.kind === 'nav')
   if (!breakpoint || !nav || nav.folds) return []
   const value = { below: breakpoint.id, as: 'drop' }
   return [{ label: `Fold the links away below ${below}`, edit: { kind: 'field', block: nav.id, field: 'folds', value } }]
@@ -156,12 +165,15 @@ function scopeOf(site: Site, { block, values }: Remedy, scope: Scope): Scope {
     : 'base'
 }
 
-const styled = ({ block, values }: Remedy, scope: Scope): Edit => ({
-  kind: 'style',
-  block,
-  scope,
-  values: values as StyleValues,
-})
+function styled({ label, block, values, others = [] }: Remedy, scope: Scope): Edit {
+  const [one, ...more] = [{ block, values }, ...others].map((each): Edit => ({
+    kind: 'style',
+    block: each.block,
+    scope,
+    values: each.values as StyleValues,
+  }))
+  return more.length === 0 ? one! : { kind: 'batch', label, edits: [one!, ...more] }
+}
 
 /** True where a finding is about words that are long for every room: only a person can shorten them. */
 export const asksForWords = ({ kind }: Pick<WidthFinding, 'kind'>): boolean =>

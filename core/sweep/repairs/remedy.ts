@@ -6,8 +6,8 @@ import type { WidthFinding } from '../find'
 
 type Changed = { [N in PropertyName]?: StyleValues[N] | null }
 
-/** One way to mend a finding: what it says on its button, the block that it changes, and the values that it sets there. */
-export type Remedy = { label: string; block: string; values: Changed }
+/** One way to mend a finding: what it says on its button, the block that it changes and the values that it sets there, and other blocks that change with it. */
+export type Remedy = { label: string; block: string; values: Changed; others?: readonly { block: string; values: Changed }[] }
 
 /** What a remedy is made from. */
 export type Ailing = {

@@ -94,6 +94,43 @@ describe('what might mend a finding', () => {
     expect(before!.edit).toMatchObject({ block: 'a', values: { spaceAfter: pixels(25) } })
   })
 
+  test('of a block that is alone in its row: more columns as well as fewer', () => {
+    const three = block('group', 'three', { layout: 'grid', tracks: 3 }, { children: cards.children })
+    const found = candidatesFor(
+      finding('rowOfOne', 'three', 1200, 2560),
+      siteWith([block('section', 'band', {}, { children: [three] })]),
+      testIds(),
+    )
+    expect(found.slice(0, 3).map(({ label }) => label)).toEqual(['Four across', 'Two across', 'One under the other'])
+  })
+
+  test('of a table: to scroll, or to stack its rows', () => {
+    const table = siteWith([block('section', 'band', {}, { children: [block('table', 'prices')] })])
+    const found = candidatesFor(finding('pastWindow', 'prices', 280, 500), table, testIds())
+    expect(found.slice(0, 2).map(({ label }) => label)).toEqual([
+      'Let the table scroll below 640',
+      'Let the table scroll below 501',
+    ])
+  })
+
+  test('of an order: every block whose place says otherwise', () => {
+    const mixed = [block('text', 'a', { order: 2 }), block('text', 'b'), block('text', 'c', { order: 1 })]
+    const ordered = siteWith([block('section', 'band', {}, { children: mixed })])
+    const [all] = candidatesFor(finding('readingOrder', 'b', 280, 2560), ordered, testIds())
+    expect(all!.label).toBe('All in the order of the document')
+    const { sections } = applyEdit(ordered, all!.edit).site.pages[0]!
+    expect(sections[0]!.children.map((one) => one.style.base?.order)).toEqual([undefined, undefined, undefined])
+  })
+
+  test('of what is too small to press: all like it at once', () => {
+    const links = ['a', 'b', 'c'].map((id) => block('link', id))
+    const nav = siteWith([
+      block('section', 'band', {}, { children: [block('nav', 'nav', { layout: 'row' }, { children: links })] }),
+    ])
+    const [all] = candidatesFor(finding('smallTarget', 'a', 280, 2560), nav, testIds())
+    expect(all).toMatchObject({ label: 'All like it 24 px high', edit: { kind: 'batch', edits: { length: 3 } } })
+  })
+
   test('each can be made, and is taken back', () => {
     for (const kind of [
       'pastWindow',
