@@ -3,7 +3,9 @@ import { newBlock } from '#core/blocks/defaults'
 import { chooserOf } from '#core/edits/edits.fixture'
 import { checkSite } from '#core/formats/site-json'
 import { group, section, siteOf } from '#core/site/made.fixture'
+import { DEFAULT_BREAKPOINTS } from '#core/site/defaults'
 import type { Site } from '#core/site/schema'
+import type { StoredPicture } from '#server/pictures'
 import type { StyleValues } from '#core/style/registry'
 import { pixels } from '#core/values/length'
 import { testIds } from '#core/values/ids.fixture'
@@ -15,6 +17,9 @@ const WORDS =
   )
 
 type Chooser = ReturnType<typeof chooserOf>
+
+/** Pictures that may be placed: one that hides what is behind it, and one that does so in its left half alone. */
+export type AnyPictures = { whole: StoredPicture; half: StoredPicture }
 
 /** A page of a few sections, and which block each mark in its words stands for: the block's id. */
 export type AnyPage = { site: Site; marks: string[] }
@@ -59,9 +64,15 @@ function groupValues(choose: Chooser): StyleValues {
   return { ...someValues(choose, 'group'), ...values } as StyleValues
 }
 
-/** Draws a page of blocks with words, each with a mark of its own in them. */
-export function anyPage(seed: number): AnyPage {
+/**
+ * Draws a page of blocks, those with words each with a mark of its own in them.
+ * @param pictures that it may have
+ * @param size a whole page, or a small one, which takes a third of the time
+ */
+export function anyPage(seed: number, pictures: AnyPictures, size: 'whole' | 'small' = 'whole'): AnyPage {
+  const small = size === 'small'
   const choose = chooserOf(seed)
+  let unmarked = 0
   const marks: string[] = []
   const said = (least: number, more: number) => {
     const mark = `q${marks.length}q`
@@ -81,8 +92,31 @@ export function anyPage(seed: number): AnyPage {
       style: { base: { ...block.style.base, ...someValues(choose, kind) } },
     } as Block
   }
+  // Pictures lie over what is beside them as often as not.
+  const pictured = (): Block => {
+    const block = newBlock('picture', testIds())
+    const base: Record<string, unknown> = { ...block.style.base, ...someValues(choose, 'picture') }
+    if (choose.number(2) === 0) base.spaceBefore = px(choose, -120, 10)
+    if (choose.number(3) === 0) base.height = px(choose, 30, 200)
+    if (choose.number(3) === 0) base.fit = 'contain'
+    if (choose.number(4) === 0) base.layer = choose.one(['behind', 'raised'])
+    return {
+      ...block,
+      id: `p${unmarked++}`,
+      picture: choose.one(['whole', 'half', 'half']),
+      alt: { en: '' },
+      style: { base },
+    } as Block
+  }
   const leaf = (): Block => {
-    const kind = choose.one(['text', 'heading', 'text', 'eyebrow', 'button', 'quote', 'list', 'table'] as const)
+    const kind = choose.one(['text', 'heading', 'text', 'eyebrow', 'button', 'quote', 'list', 'table', 'picture', 'nav'] as const)
+    if (kind === 'picture') return pictured()
+    if (kind === 'nav') {
+      const children = Array.from({ length: 2 + choose.number(4) }, () => made('link', said(1, 1)))
+      const folds = choose.number(2) === 0 ? { folds: { below: choose.one(DEFAULT_BREAKPOINTS.slice(1)).id, as: 'drop' } } : {}
+      const style = { base: { layout: 'row', gap: pixels(choose.number(30)), ...(choose.number(2) === 0 ? { wrap: true } : {}) } }
+      return { ...newBlock('nav', testIds()), id: `n${unmarked++}`, children, style, ...folds } as Block
+    }
     if (kind === 'list') {
       const children = Array.from({ length: 2 + choose.number(3) }, () => made('item', said(1, 6)))
       return { ...newBlock('list', testIds()), id: `l${marks.length}`, children } as Block
@@ -96,14 +130,24 @@ export function anyPage(seed: number): AnyPage {
     return made(kind, kind === 'text' || kind === 'quote' ? said(4, 24) : said(1, 5))
   }
   const grouped = (deep: number): Block => {
-    const children = Array.from({ length: 2 + choose.number(3) }, () =>
-      deep < 2 && choose.number(6) === 0 ? grouped(deep + 1) : leaf(),
+    const children = Array.from({ length: 2 + choose.number(small ? 2 : 3) }, () =>
+      !small && deep < 2 && choose.number(6) === 0 ? grouped(deep + 1) : leaf(),
     )
     return group(`g${marks.length}x${deep}`, children, groupValues(choose))
   }
-  const sections: Section[] = Array.from({ length: 1 + choose.number(2) }, (_, n) => {
-    const children = Array.from({ length: 2 + choose.number(3) }, () => (choose.number(2) === 0 ? grouped(0) : leaf()))
+  const sections: Section[] = Array.from({ length: small ? 1 : 1 + choose.number(2) }, (_, n) => {
+    const children = Array.from({ length: 2 + choose.number(small ? 1 : 3) }, () => (choose.number(2) === 0 ? grouped(0) : leaf()))
     return section(`s${n}`, children, choose.number(3) === 0 ? { fill: { hex: '#f2f0ea' } } : {})
   })
-  return { site: checkSite(JSON.parse(JSON.stringify(siteOf(`Any ${seed}`, sections)))), marks }
+  const kept = Object.entries(pictures).map(([id, { hash, type, width, height, bytes }]) => ({
+    id,
+    name: id,
+    hash,
+    type,
+    width,
+    height,
+    bytes,
+  }))
+  const site = { ...siteOf(`Any ${seed}`, sections), pictures: kept }
+  return { site: checkSite(JSON.parse(JSON.stringify(site))), marks }
 }

@@ -3,6 +3,7 @@ import { SWEPT } from '#core/sweep/widths'
 import { runs } from '#core/values/runs.fixture'
 import { anyPage } from './any-page'
 import { expect, test } from './application'
+import { picturesIn } from './honest.fixture'
 import { measurePage, type Wrong } from './measured-page'
 import { keep, sweepOf, withSweeper } from './sweep.fixture'
 
@@ -63,8 +64,9 @@ for (const [which, first] of [
     await withSweeper(page)
     const visitor = await page.context().newPage()
     await visitor.goto(`${app.url}/fonts.css`)
+    const pictures = await picturesIn(app)
     for (let seed = first; seed < first + PAGES / 2; seed++) {
-      const { site, marks } = anyPage(seed)
+      const { site, marks } = anyPage(seed, pictures, process.env.YARROWFINCH_PROOF ? 'whole' : 'small')
       const { findings } = await sweepOf(page, site)
       const address = new URL(`${keep(app, site).replace('/sites/', '/visit/')}/index.html`).pathname
       const measured = await visitor.evaluate(measurePage, [address, SWEPT.from, SWEPT.to] as const)

@@ -21,6 +21,8 @@ export async function measurePage([src, from, to]: readonly [string, number, num
   style.textContent = '*{pointer-events:auto!important}html{scrollbar-width:none}'
   root.head.append(style)
   await root.fonts.ready
+  for (const image of root.images) image.loading = 'eager'
+  await Promise.all([...root.images].map((image) => image.decode().catch(() => undefined)))
   const styles = new Map<Element, CSSStyleDeclaration>()
   const styleOf = (element: Element) => {
     let one = styles.get(element)
@@ -84,6 +86,37 @@ export async function measurePage([src, from, to]: readonly [string, number, num
     const alpha = backgroundColor === 'transparent' ? 0 : parts.length > 4 ? Number(parts[4]) : 1
     return alpha * opacityOf(element) >= 0.9
   }
+  // The opacity of each picture, pixel by pixel.
+  const pixels = new Map<Element, ImageData>()
+  for (const image of root.images) {
+    if (image.naturalWidth === 0) continue
+    const canvas = root.createElement('canvas')
+    ;[canvas.width, canvas.height] = [image.naturalWidth, image.naturalHeight]
+    const context = canvas.getContext('2d')!
+    context.drawImage(image, 0, 0)
+    pixels.set(image, context.getImageData(0, 0, canvas.width, canvas.height))
+  }
+  /** How much of what is behind a part of a picture it hides: at many points of the part, each where it is drawn. */
+  const hiddenBy = (image: Element, part: Sides): number => {
+    const data = pixels.get(image)
+    if (!data) return 1
+    const box = image.getBoundingClientRect()
+    const fit = styleOf(image).objectFit
+    const scales = [box.width / data.width, box.height / data.height]
+    const scale = fit === 'contain' ? Math.min(...scales) : Math.max(...scales)
+    const [across, down] = fit === 'fill' ? [box.width, box.height] : [data.width * scale, data.height * scale]
+    const [x0, y0] = [box.left + (box.width - across) / 2, box.top + (box.height - down) / 2]
+    let [sum, count] = [0, 0]
+    for (let i = 0.5; i < 24; i++)
+      for (let j = 0.5; j < 24; j++) {
+        const x = (part.left + ((part.right - part.left) * i) / 24 - x0) / across
+        const y = (part.top + ((part.bottom - part.top) * j) / 24 - y0) / down
+        count++
+        if (x < 0 || y < 0 || x >= 1 || y >= 1) continue
+        sum += data.data[4 * (Math.floor(y * data.height) * data.width + Math.floor(x * data.width)) + 3]! / 255
+      }
+    return sum / count
+  }
   const lengthOf = (word: Range) => [...word.getClientRects()].reduce((sum, one) => sum + one.width, 0)
   const sizeOf = (element: Element) => Number.parseFloat(styleOf(element).fontSize)
   // How long each word is by the size of its letters, in the widest window, where most stand on one line.
@@ -104,6 +137,36 @@ export async function measurePage([src, from, to]: readonly [string, number, num
     return lines.length > 1 && !(hyphenates && lengthOf(word) > (natural.get(word)! + 0.15) * sizeOf(parent))
   }
 
+  // What the stylesheets ask of the window: styles differ only where an answer does.
+  const asked = new Set<string>()
+  const ask = (rules: CSSRuleList) => {
+    for (const rule of rules) {
+      if (rule instanceof (view as unknown as typeof globalThis).CSSMediaRule) asked.add(rule.conditionText)
+      if ('cssRules' in rule) ask(rule.cssRules as CSSRuleList)
+    }
+  }
+  for (const sheet of root.styleSheets) ask(sheet.cssRules)
+  const answers = [...asked].map((one) => view.matchMedia(one))
+  let solid = new Set<Element>()
+  let clips = new Map<Element, [across: boolean, down: boolean]>()
+  let styled = ''
+
+  // Which of two is painted over the other follows from their styles, wherever both are.
+  const painted = new Map<Element, Map<Element, boolean>>()
+  const isOver = (one: Element, parent: Element, x: number, y: number): boolean => {
+    const known = painted.get(one)?.get(parent)
+    if (known !== undefined) return known
+    const before = view.scrollY
+    view.scrollTo({ top: Math.max(0, y - 300), behavior: 'instant' })
+    const stack = root.elementsFromPoint(x, y - view.scrollY + before)
+    view.scrollTo({ top: before, behavior: 'instant' })
+    const [over, under] = [stack.findIndex((each) => one.contains(each)), stack.findIndex((each) => parent.contains(each))]
+    if (over < 0 || under < 0) return false
+    if (!painted.has(one)) painted.set(one, new Map())
+    painted.get(one)!.set(parent, over < under)
+    return over < under
+  }
+
   const wrong: Wrong[] = []
   for (let width = to; width >= from; width--) {
     iframe.style.width = `${width}px`
@@ -115,45 +178,53 @@ export async function measurePage([src, from, to]: readonly [string, number, num
       if (!found.has(key)) wrong.push({ kind, mark, width })
       found.add(key)
     }
-    const boxes = all.map((one) => ({ one, whole: one.getBoundingClientRect() }))
+    root.body.getBoundingClientRect()
+    const now = answers.map(({ matches }) => matches).join()
+    if (now !== styled) {
+      styled = now
+      painted.clear()
+      solid = new Set(all.filter(isSolid))
+      clips = new Map(
+        all.flatMap((one) => {
+          const { overflowX, overflowY } = styleOf(one)
+          return isClip(overflowX) || isClip(overflowY) ? [[one, [isClip(overflowX), isClip(overflowY)]]] : []
+        }),
+      )
+    }
+    const boxes = [...solid].map((one) => ({ one, whole: one.getBoundingClientRect() }))
     for (const [n, { parent, mark, words }] of said.entries()) {
       const lines = [...whole[n]!.getClientRects()].filter((one) => one.width > 0.5)
       if (lines.length === 0) continue
       const size = Number.parseFloat(styleOf(parent).fontSize)
       for (const holder of holders[n]!) {
-        if (holder === root.body) continue
-        const { overflowX, overflowY } = styleOf(holder)
-        if (!isClip(overflowX) && !isClip(overflowY)) continue
+        const clip = clips.get(holder)
+        if (holder === root.body || !clip) continue
         const box = holder.getBoundingClientRect()
         for (const line of lines) {
-          if (isClip(overflowX) && Math.max(line.right - box.right, box.left - line.left) > 2) say('cut', mark)
-          if (isClip(overflowY) && Math.max(line.bottom - box.bottom, box.top - line.top) > 2) say('cut', mark)
+          if (clip[0] && Math.max(line.right - box.right, box.left - line.left) > 2) say('cut', mark)
+          if (clip[1] && Math.max(line.bottom - box.bottom, box.top - line.top) > 2) say('cut', mark)
         }
       }
       // A word in two parts, or one that stands out of the box that its lines are set in.
       const set = holders[n]!.find((one) => !/^(inline|contents)$/.test(styleOf(one).display))!.getBoundingClientRect()
       if (
-        words.some((word) => isBroken(word, parent)) ||
+        (lines.length > 1 && words.some((word) => isBroken(word, parent))) ||
         lines.some((line) => Math.max(line.right - set.right, set.left - line.left) > 1)
       )
         say('broken', mark)
-      for (const line of lines) {
+      for (const line of found.has(`covered ${mark}`) ? [] : lines) {
         const letters = seenPart(
           { left: line.left, right: line.right, top: line.top + 0.22 * size, bottom: line.bottom - 0.22 * size },
           parent,
         )
         const shares = (common: Sides) => common.right - common.left > 1 && common.bottom - common.top > 1
         for (const { one, whole: box } of boxes) {
-          if (!shares(meet(letters, box)) || one.contains(parent) || parent.contains(one) || !isSolid(one)) continue
+          if (!shares(meet(letters, box)) || one.contains(parent) || parent.contains(one)) continue
           const common = meet(letters, seenPart(box, one))
           if (!shares(common)) continue
-          const [x, y] = [(common.left + common.right) / 2, (common.top + common.bottom) / 2]
-          const before = view.scrollY
-          view.scrollTo({ top: Math.max(0, y - 300), behavior: 'instant' })
-          const stack = root.elementsFromPoint(x, y - view.scrollY + before)
-          view.scrollTo({ top: before, behavior: 'instant' })
-          const [over, under] = [stack.findIndex((each) => one.contains(each)), stack.findIndex((each) => parent.contains(each))]
-          if (over >= 0 && under >= 0 && over < under) say('covered', mark)
+          // A ground of its own hides all the same.
+          if (one.tagName === 'IMG' && hiddenBy(one, common) < 0.9) continue
+          if (isOver(one, parent, (common.left + common.right) / 2, (common.top + common.bottom) / 2)) say('covered', mark)
         }
       }
     }

@@ -1,3 +1,4 @@
+import type { Hides } from './opacities'
 import { type Box, type BlockRead, lettersOf, overlapOf } from '#core/sweep/reading'
 
 /** Share of what is behind that something must hide to cover it. */
@@ -12,6 +13,8 @@ export type Standing = { id: string; element: HTMLElement; read: BlockRead; pain
 export type Paint = {
   /** True where nothing is seen through it. */
   solid: boolean
+  /** The picture that makes it solid, where that may be seen through in places. */
+  image?: HTMLImageElement
   /** True where it paints a ground or an edge all around, or is a picture. */
   any: boolean
   /** True where it, or what holds it, stays in the window: what is scrolled under it is seen again. */
@@ -51,8 +54,10 @@ export function paintOf(element: HTMLElement, style: CSSStyleDeclaration, opacit
   // A line above or under words is no ground; one all around is seen as one.
   const sides = [style.borderTopStyle, style.borderRightStyle, style.borderBottomStyle, style.borderLeftStyle]
   const edge = sides.every((one) => one !== 'none')
+  const image = picture instanceof element.ownerDocument.defaultView!.HTMLImageElement ? picture : picture?.querySelector('img')
   return {
     solid: Math.max(ground, picture ? 1 : 0) * opacity >= SOLID,
+    ...(image && ground * opacity < SOLID ? { image } : {}),
     any: ground > 0.04 || picture !== null || edge,
     stays,
     clips: /hidden|clip|auto|scroll/.test(`${style.overflowX} ${style.overflowY}`),
@@ -79,8 +84,9 @@ function shownOf(box: Box, element: Element, standing: ReadonlyMap<Element, Stan
 /**
  * Finds the words that something solid is painted over. Which of two is painted over the other, the engine is asked, at a
  * point that both have; the answer holds as long as the same breakpoint does.
+ * @param hides tells of a picture whether anything is seen through a part of it
  */
-export function createCovers(root: Document): (all: readonly Standing[], breakpoint: string) => void {
+export function createCovers(root: Document, hides: Hides): (all: readonly Standing[], breakpoint: string) => void {
   const view = root.defaultView!
   const known = new Map<string, boolean>()
 
@@ -114,6 +120,7 @@ export function createCovers(root: Document): (all: readonly Standing[], breakpo
           const { x, y } = overlapOf(letters, box)
           if (x <= LEAST || y <= LEAST || Math.min(x, y) <= most) continue
           const common = clipped(letters, box)
+          if (one.paint.image && !hides(one.paint.image, common)) continue
           ;[most, at] = [Math.min(x, y), { x: (common.left + common.right) / 2, y: (common.top + common.bottom) / 2 }]
         }
         if (most === 0) continue

@@ -1,6 +1,7 @@
 import type { Breakpoint } from '#core/grid/breakpoint'
 import { rangeAt } from '#core/grid/columns'
 import type { Box, BlockRead, Reading } from '#core/sweep/reading'
+import type { Hides } from './opacities'
 import { createCovers, type Paint, paintOf, type Standing } from './read-covers'
 import { type KeptWords, prepareWords, readWords } from './read-words'
 
@@ -23,12 +24,13 @@ const STAYS = /fixed|sticky/
 /**
  * Makes a reader of a document, which keeps what does not change from one width to the next.
  * @param breakpoints at which what blocks look like may change
+ * @param hides tells of a picture whether anything is seen through a part of it
  */
-export function createReader(root: Document, breakpoints: readonly Breakpoint[]): Reader {
+export function createReader(root: Document, breakpoints: readonly Breakpoint[], hides: Hides): Reader {
   const view = root.defaultView!
   const kept = new WeakMap<Element, Kept>()
   const elements = [...root.querySelectorAll<HTMLElement>('[data-block]')]
-  const cover = createCovers(root)
+  const cover = createCovers(root, hides)
 
   function keptOf(element: HTMLElement): Kept {
     let one = kept.get(element)

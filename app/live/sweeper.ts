@@ -1,20 +1,25 @@
 import { type AtBreakpoint, idleBreakpoints } from '#core/sweep/at-breakpoints'
 import { atEdges, hangsOnOthers } from '#core/sweep/edges'
 import { factsOf } from '#core/sweep/facts'
+import { staysWithin } from '#core/sweep/stays-within'
+import { visibleIn } from '#core/site/visible'
 import { createFinder, idleFinding, inOrder, type WidthFinding } from '#core/sweep/find'
 import { isStraight } from '#core/sweep/straight'
-import { alone, sweep } from '#core/sweep/sweep'
+import { alone, type Held, sweep } from '#core/sweep/sweep'
 import { STEP, SWEPT, widthsAtBreakpoints } from '#core/sweep/widths'
 import { viewportHeightFor } from '#core/grid/viewport-height'
 import type { Stress } from '#core/stress/stress'
 import { walkPage } from '#core/site/tree'
 import type { Page, Site } from '#core/site/schema'
 import { type HiddenFrame, openHiddenFrame } from './hidden-frame'
+import { opacitiesIn } from './opacities'
 import { createReader } from './read-page'
 import { hasMotionAcross, sweepMotions } from './sweep-motions'
 
 /** How long one slice of the work may take, ms: the screen stays quick in between. */
 const SLICE = 10
+/** Share of the work that is looking at widths in steps. */
+const IN_STEPS = 0.1
 
 /** What a run through all widths came to: the findings, the worst first, how many widths were looked at, and for how long, ms. */
 export type Swept = { findings: WidthFinding[]; widths: number; took: number }
@@ -23,6 +28,8 @@ type Running = {
   signal: AbortSignal
   /** Told how much is done, 0 to 1. */
   onProgress?: (share: number) => void
+  /** Told what is known when widths were looked at in steps, before each px is. */
+  onSteps?: (swept: Swept) => void
   /** Ids of the sections that are run through, where not all are. */
   only?: ReadonlySet<string>
   /** Gives up at once where a finding still holds at a width: whoever tries what mends it need not see the others. */
@@ -76,8 +83,11 @@ export function createSweeper(stress?: Stress): Sweeper {
 
   const only = stress?.widths
   /** The widths that are run through: some alone, or all, so that they are known to the px. */
-  const toRun = <Seen>(also: readonly number[], isEven: (before: Seen, between: Seen, after: Seen) => boolean) =>
-    only ? alone<Seen>(only) : sweep<Seen>(SWEPT.from, SWEPT.to, STEP, also, isEven)
+  const toRun = <Seen>(
+    also: readonly number[],
+    isEven: (before: Seen, between: Seen, after: Seen) => boolean,
+    onSteps?: (held: Held[]) => void,
+  ) => (only ? alone<Seen>(only) : sweep<Seen>(SWEPT.from, SWEPT.to, STEP, also, isEven, onSteps))
   const heightFor = (width: number) => stress?.height ?? viewportHeightFor(width)
 
   /** Looks at the sections that a frame shows, width by width. @returns nothing where it was given up */
@@ -87,9 +97,10 @@ export function createSweeper(stress?: Stress): Sweeper {
     shown: Section[],
     { unless }: Running,
     onWidth: (width: number) => Promise<boolean>,
+    onSteps: (looked: Looked) => void,
   ): Promise<Looked | undefined> {
     const finder = createFinder(site, shown, heightFor, stress?.mirrored)
-    const reader = createReader(hidden.frame.document, site.breakpoints)
+    const reader = createReader(hidden.frame.document, site.breakpoints, await opacitiesIn(hidden.frame.document))
     let tall = 0
     const look = (width: number) => {
       const height = heightFor(width)
@@ -102,7 +113,7 @@ export function createSweeper(stress?: Stress): Sweeper {
     look(SWEPT.to)
     if (unless && finder.look(look(unless.width)).has(unless.key)) return undefined
     const first = widthsAtBreakpoints(site.breakpoints)
-    const run = toRun(first, isStraight)
+    const run = toRun(first, isStraight, (held) => onSteps(finder.findings(held)))
     let next = run.next()
     while (!next.done) {
       const seen = look(next.value)
@@ -115,11 +126,16 @@ export function createSweeper(stress?: Stress): Sweeper {
   /** Lets the screen do what it has to from time to time, and says how much is done. @returns what is called after each width */
   function paced({ signal, onProgress }: Running, onWidth: () => void): (width: number) => Promise<boolean> {
     let since = performance.now()
+    // Steps come first, then each px between them.
+    let [last, inSteps] = [0, true]
     return async (width) => {
       if (signal.aborted) return false
       onWidth()
+      if (width < last) inSteps = false
+      last = width
       if (performance.now() - since < SLICE) return true
-      onProgress?.(Math.min(0.99, (width - SWEPT.from) / (SWEPT.to - SWEPT.from)))
+      const share = (width - SWEPT.from) / (SWEPT.to - SWEPT.from)
+      onProgress?.(Math.min(0.99, inSteps ? share * IN_STEPS : IN_STEPS + share * (1 - IN_STEPS)))
       await breathe()
       since = performance.now()
       return !signal.aborted
@@ -162,34 +178,58 @@ export function createSweeper(stress?: Stress): Sweeper {
       const before = known.get(one)!
       return before.above !== above || before.below !== below
     }
+    const isOpen = (one: Section | undefined, other: Section | undefined) =>
+      one !== undefined && other !== undefined && !(staysWithin(one, site) && staysWithin(other, site))
     const stale = new Set<Section>()
     const touched: Section[] = []
     for (const one of concerned) {
       const before = known.get(one)
       if (!before || !isSameContext(before.context, site) || (hasOthersBeside(one) && hangsOnOthers(before.findings)))
         stale.add(one)
-      else if (hasOthersBeside(one)) touched.push(one)
+      else if (hasOthersBeside(one)) {
+        const { above, below } = stands(one)
+        const ids = new Set([...visibleIn(one)].map(({ id }) => id))
+        const meets = before.findings.some(({ beside }) => beside !== undefined && !ids.has(beside))
+        // Nothing that stays within its section has to do with what is beside that.
+        if (meets || isOpen(above, one) || isOpen(one, below)) touched.push(one)
+        else known.set(one, { ...before, context: site, ...stands(one) })
+      }
+    }
+    const ids = new Set<string | undefined>(concerned.map((one) => one.id))
+    const within = <T extends { section?: string }>(section: Section, list: readonly T[]) =>
+      list.filter((one) => one.section === section.id)
+    const summed = (all: readonly Pick<Known, 'findings' | 'at'>[], moved: readonly WidthFinding[]): Swept => {
+      const idle = idleBreakpoints(
+        all.flatMap((one) => one.at),
+        site.breakpoints,
+      ).filter((below) => !isUsed(site, below))
+      const found = [...all.flatMap((one) => one.findings), ...moved.filter((one) => ids.has(one.section))]
+      return { findings: inOrder([...found, ...idle.map(idleFinding)]), widths, took: performance.now() - from }
     }
     let widths = 0
     const onWidth = paced(running, () => widths++)
     if (stale.size + touched.length > 0) {
       const hidden = await frameFor(site)
-      // What has not changed, and is no neighbour of what has, is not even laid out: none is wider for it.
-      const shown = sections.filter(
-        (one, n) => touched.includes(one) || [sections[n - 1], one, sections[n + 1]].some((each) => each && stale.has(each)),
-      )
+      // What has not changed, and does not meet what has, is not even laid out: none is wider for it.
+      const shown = sections.filter((one) => {
+        const { above, below } = stands(one)
+        const meets = (other: Section | undefined) => other !== undefined && stale.has(other) && isOpen(one, other)
+        return stale.has(one) || touched.includes(one) || meets(above) || meets(below)
+      })
       await hidden.show(site, { ...page, sections: shown }, stress)
       let looked: Looked | undefined
       let faces: number
       // Words that first appear at another width may want a face that is still on its way: then all is measured once more.
       do {
         faces = await hidden.faces()
-        looked = await lookThrough(hidden, site, shown, running, onWidth)
+        looked = await lookThrough(hidden, site, shown, running, onWidth, ({ findings, at }) => {
+          const soFar = (one: Section) => ({ findings: within(one, findings), at: within(one, at) })
+          const all = concerned.flatMap((one) => (stale.has(one) ? soFar(one) : (known.get(one) ?? [])))
+          running.onSteps?.(summed(all, carried.get(page)?.findings ?? []))
+        })
         if (!looked) return undefined
       } while ((await hidden.faces()) !== faces)
       const { findings, at } = looked
-      const within = <T extends { section?: string }>(section: Section, list: readonly T[]) =>
-        list.filter((one) => one.section === section.id)
       for (const section of stale)
         known.set(section, { context: site, ...stands(section), findings: within(section, findings), at: within(section, at) })
       if (touched.length > 0) {
@@ -205,22 +245,11 @@ export function createSweeper(stress?: Stress): Sweeper {
     }
     const moved = await lookAtMotions(site, page, running, onWidth)
     if (!moved) return undefined
-    const all = concerned.flatMap((one) => known.get(one) ?? [])
-    const ids = new Set<string | undefined>(concerned.map((one) => one.id))
-    const idle = idleBreakpoints(
-      all.flatMap((one) => one.at),
-      site.breakpoints,
-    ).filter((below) => !isUsed(site, below))
     onProgress?.(1)
-    return {
-      findings: inOrder([
-        ...all.flatMap((one) => one.findings),
-        ...moved.filter((one) => ids.has(one.section)),
-        ...idle.map(idleFinding),
-      ]),
-      widths,
-      took: performance.now() - from,
-    }
+    return summed(
+      concerned.flatMap((one) => known.get(one) ?? []),
+      moved,
+    )
   }
 
   return {

@@ -30,9 +30,9 @@ export function useSwept(stress?: Stress): SweptState {
     const giveUp = new AbortController()
     setShare(0)
     const timer = setTimeout(() => {
-      void sweeper.run(site, page, { signal: giveUp.signal, onProgress: setShare }).then((result) => {
-        if (result) setLast({ page: page.id, stress, swept: result })
-      })
+      const take = (swept: Swept | undefined) => swept && setLast({ page: page.id, stress, swept })
+      const onSteps = (soFar: Swept) => void (giveUp.signal.aborted || take(soFar))
+      void sweeper.run(site, page, { signal: giveUp.signal, onProgress: setShare, onSteps }).then(take)
     }, REST)
     return () => {
       clearTimeout(timer)

@@ -43,6 +43,20 @@ describe('a run through widths', () => {
     expect(asked).toBe(1 + 2 * 82 + 18)
   })
 
+  test('tells after its steps what they say, from the least width to the greatest', () => {
+    const truth = [{ key: 'a', from: 310, to: 341 }]
+    const asked: number[] = []
+    let first: [number, Held[]] | undefined
+    const even = (a: number, b: number, c: number) => a === b && b === c
+    const run = sweep<number>(280, 400, 20, [], even, (held) => (first = [asked.length, held]))
+    counted(run, (width) => {
+      asked.push(width)
+      return { keys: keysAt(truth, width), seen: happened(truth, width) }
+    })
+    expect(asked.slice(0, 7)).toEqual([280, 300, 320, 340, 360, 380, 400])
+    expect(first).toEqual([7, [{ key: 'a', from: 320, to: 340 }]])
+  })
+
   test('finds any ranges, however short they are and near to each other', () => {
     const range = fc.tuple(fc.integer({ min: 0, max: 60 }), fc.integer({ min: 1, max: 90 }))
     fc.assert(
