@@ -79,13 +79,12 @@ export async function measurePage([src, from, to]: readonly [string, number, num
     return part
   }
   const opacityOf = (element: Element) => holdersOf(element).reduce((product, one) => product * Number(styleOf(one).opacity), 1)
-  const isSolid = (element: Element): boolean => {
-    if (element.tagName === 'IMG') return opacityOf(element) >= 0.9
+  const groundOf = (element: Element): number => {
     const { backgroundColor } = styleOf(element)
     const parts = backgroundColor.split(/[(,)/ ]+/).filter((one) => one !== '')
-    const alpha = backgroundColor === 'transparent' ? 0 : parts.length > 4 ? Number(parts[4]) : 1
-    return alpha * opacityOf(element) >= 0.9
+    return backgroundColor === 'transparent' ? 0 : parts.length > 4 ? Number(parts[4]) : 1
   }
+  const isSolid = (element: Element): boolean => (element.tagName === 'IMG' ? 1 : groundOf(element)) * opacityOf(element) >= 0.9
   // The opacity of each picture, pixel by pixel.
   const pixels = new Map<Element, ImageData>()
   for (const image of root.images) {
@@ -223,7 +222,7 @@ export async function measurePage([src, from, to]: readonly [string, number, num
           const common = meet(letters, seenPart(box, one))
           if (!shares(common)) continue
           // A ground of its own hides all the same.
-          if (one.tagName === 'IMG' && hiddenBy(one, common) < 0.9) continue
+          if (one.tagName === 'IMG' && groundOf(one) < 0.9 && hiddenBy(one, common) < 0.9) continue
           if (isOver(one, parent, (common.left + common.right) / 2, (common.top + common.bottom) / 2)) say('covered', mark)
         }
       }
