@@ -59,7 +59,7 @@ for (const [which, first] of [
     // Every px of every page, twice: a minute or more for each on a machine that others use as well.
     test.setTimeout(PAGES * 120_000)
     const wrong: string[] = []
-    const count = { pages: 0, widths: 0, measured: 0 }
+    const count = { pages: 0, widths: 0, measured: 0, unsure: 0 }
     await page.goto(`${app.url}/fonts.css`)
     await withSweeper(page)
     const visitor = await page.context().newPage()
@@ -69,14 +69,24 @@ for (const [which, first] of [
       const { site, marks } = anyPage(seed, pictures, process.env.YARROWFINCH_PROOF ? 'whole' : 'small')
       const { findings } = await sweepOf(page, site)
       const address = new URL(`${keep(app, site).replace('/sites/', '/visit/')}/index.html`).pathname
-      const measured = await visitor.evaluate(measurePage, [address, SWEPT.from, SWEPT.to] as const)
-      wrong.push(...differences(findings, measured, marks).map((one) => `seed ${seed}, ${one}`))
+      const measure = (way: 'down' | 'up') => visitor.evaluate(measurePage, [address, SWEPT.from, SWEPT.to, way] as const)
+      const measured = await measure('down')
+      const otherwise = differences(findings, measured, marks)
+      // Letters that grow with the window are set a third of a px otherwise after those of other sizes: where the engine itself
+      // says two things of a px, by the way that it came, either is right.
+      const again = otherwise.length > 0 ? differences(findings, await measure('up'), marks) : []
+      const named = (one: string) => one.slice(0, one.indexOf(':'))
+      const both = otherwise.filter((one) => again.some((other) => named(other) === named(one)))
+      count.unsure += otherwise.length - both.length
+      wrong.push(...both.map((one) => `seed ${seed}, ${one}`))
       count.pages++
       count.widths += SWEPT.to - SWEPT.from + 1
       count.measured += new Set(measured.map((one) => `${one.kind} ${one.mark}`)).size
     }
     await visitor.close()
-    console.log(`${count.pages} pages, ${count.widths} widths, ${count.measured} faults measured, ${wrong.length} told otherwise.`)
+    console.log(
+      `${count.pages} pages, ${count.widths} widths, ${count.measured} faults measured, ${wrong.length} told otherwise, ${count.unsure} told otherwise by the engine itself.`,
+    )
     expect(count.measured).toBeGreaterThan(PAGES / 4)
     expect(wrong).toEqual([])
   })

@@ -5,8 +5,9 @@ export type Wrong = { kind: 'wide' | 'cut' | 'broken' | 'covered'; mark: string;
  * Measures a published page at every px of some widths, inside a page of its own: it knows its elements and letters, and
  * nothing of blocks, documents and checks. It is sent to the browser as it stands, so it names nothing outside itself.
  * @param src path of the page, on the server that this is run at
+ * @param way from the widest window down, or from the narrowest up
  */
-export async function measurePage([src, from, to]: readonly [string, number, number]): Promise<Wrong[]> {
+export async function measurePage([src, from, to, way]: readonly [string, number, number, 'down' | 'up']): Promise<Wrong[]> {
   const iframe = document.createElement('iframe')
   Object.assign(iframe.style, { position: 'fixed', inset: '0 auto auto 0', width: `${to}px`, height: '800px', border: '0' })
   // As its own text, so that no policy of the server keeps it from being looked into.
@@ -167,7 +168,8 @@ export async function measurePage([src, from, to]: readonly [string, number, num
   }
 
   const wrong: Wrong[] = []
-  for (let width = to; width >= from; width--) {
+  for (let n = 0; n <= to - from; n++) {
+    const width = way === 'down' ? to - n : from + n
     iframe.style.width = `${width}px`
     iframe.style.height = `${width >= 1024 ? 800 : width >= 640 ? 1024 : 812}px`
     if (root.documentElement.scrollWidth > width) wrong.push({ kind: 'wide', mark: '', width })

@@ -3,6 +3,14 @@ import { type Box, type BlockRead, lettersOf, overlapOf } from '#core/sweep/read
 
 /** Share of what is behind that something must hide to cover it. */
 const SOLID = 0.9
+/** Where, as shares of what two have in common, the engine is asked which of them is seen. */
+const POINTS = [
+  [0.5, 0.5],
+  [0.25, 0.25],
+  [0.75, 0.75],
+  [0.1, 0.5],
+  [0.9, 0.5],
+] as const
 /** Px across and down that it must lie over letters. */
 const LEAST = 1
 
@@ -101,6 +109,16 @@ export function createCovers(root: Document, hides: Hides): (all: readonly Stand
     return first < 0 || second < 0 ? undefined : first < second
   }
 
+  /** The same at the first of some points of what both have where the engine finds both: letters have gaps. */
+  function isOverIn(one: HTMLElement, other: HTMLElement, shared: readonly Box[]): boolean | undefined {
+    for (const { left, top, right, bottom } of shared)
+      for (const [across, down] of POINTS) {
+        const over = isOver(one, other, left + (right - left) * across, top + (bottom - top) * down)
+        if (over !== undefined) return over
+      }
+    return undefined
+  }
+
   return (all, breakpoint) => {
     const standing = new Map<Element, Standing>(all.map((one) => [one.element, one]))
     const solid = all
@@ -114,20 +132,22 @@ export function createCovers(root: Document, hides: Hides): (all: readonly Stand
       for (const { one, box } of solid) {
         if (box.top >= bottom) break
         if (box.bottom <= top || one.element.contains(element) || element.contains(one.element)) continue
-        let [most, at] = [0, { x: 0, y: 0 }]
+        const shared: Box[] = []
+        let most = 0
         for (const line of lines) {
           const letters = shownOf(lettersOf(line, size), element, standing)
           const { x, y } = overlapOf(letters, box)
-          if (x <= LEAST || y <= LEAST || Math.min(x, y) <= most) continue
+          if (x <= LEAST || y <= LEAST) continue
           const common = clipped(letters, box)
           if (one.paint.image && !hides(one.paint.image, common)) continue
-          ;[most, at] = [Math.min(x, y), { x: (common.left + common.right) / 2, y: (common.top + common.bottom) / 2 }]
+          shared.push(common)
+          most = Math.max(most, Math.min(x, y))
         }
         if (most === 0) continue
         const key = `${breakpoint} ${one.id} ${id}`
         let over = known.get(key)
         if (over === undefined) {
-          over = isOver(one.element, element, at.x, at.y)
+          over = isOverIn(one.element, element, shared)
           if (over === undefined) continue
           known.set(key, over)
         }

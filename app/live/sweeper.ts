@@ -97,7 +97,7 @@ export function createSweeper(stress?: Stress): Sweeper {
     shown: Section[],
     { unless }: Running,
     onWidth: (width: number) => Promise<boolean>,
-    onSteps: (looked: Looked) => void,
+    onSteps?: (looked: Looked) => void,
   ): Promise<Looked | undefined> {
     const finder = createFinder(site, shown, heightFor, stress?.mirrored)
     const reader = createReader(hidden.frame.document, site.breakpoints, await opacitiesIn(hidden.frame.document))
@@ -113,7 +113,7 @@ export function createSweeper(stress?: Stress): Sweeper {
     look(SWEPT.to)
     if (unless && finder.look(look(unless.width)).has(unless.key)) return undefined
     const first = widthsAtBreakpoints(site.breakpoints)
-    const run = toRun(first, isStraight, (held) => onSteps(finder.findings(held)))
+    const run = toRun(first, isStraight, onSteps && ((held) => onSteps(finder.findings(held))))
     let next = run.next()
     while (!next.done) {
       const seen = look(next.value)
@@ -124,18 +124,18 @@ export function createSweeper(stress?: Stress): Sweeper {
   }
 
   /** Lets the screen do what it has to from time to time, and says how much is done. @returns what is called after each width */
-  function paced({ signal, onProgress }: Running, onWidth: () => void): (width: number) => Promise<boolean> {
+  function paced({ signal, onProgress, onSteps }: Running, onWidth: () => void): (width: number) => Promise<boolean> {
     let since = performance.now()
-    // Steps come first, then each px between them.
-    let [last, inSteps] = [0, true]
+    // Where steps are looked at first, the widths begin anew after them.
+    let [last, inSteps] = [0, onSteps !== undefined]
     return async (width) => {
       if (signal.aborted) return false
       onWidth()
-      if (width < last) inSteps = false
+      if (width < last - STEP) inSteps = false
       last = width
       if (performance.now() - since < SLICE) return true
       const share = (width - SWEPT.from) / (SWEPT.to - SWEPT.from)
-      onProgress?.(Math.min(0.99, inSteps ? share * IN_STEPS : IN_STEPS + share * (1 - IN_STEPS)))
+      onProgress?.(Math.min(0.99, inSteps ? share * IN_STEPS : onSteps ? IN_STEPS + share * (1 - IN_STEPS) : share))
       await breathe()
       since = performance.now()
       return !signal.aborted
@@ -222,11 +222,20 @@ export function createSweeper(stress?: Stress): Sweeper {
       // Words that first appear at another width may want a face that is still on its way: then all is measured once more.
       do {
         faces = await hidden.faces()
-        looked = await lookThrough(hidden, site, shown, running, onWidth, ({ findings, at }) => {
-          const soFar = (one: Section) => ({ findings: within(one, findings), at: within(one, at) })
-          const all = concerned.flatMap((one) => (stale.has(one) ? soFar(one) : (known.get(one) ?? [])))
-          running.onSteps?.(summed(all, carried.get(page)?.findings ?? []))
-        })
+        const { onSteps } = running
+        looked = await lookThrough(
+          hidden,
+          site,
+          shown,
+          running,
+          onWidth,
+          onSteps &&
+            (({ findings, at }) => {
+              const soFar = (one: Section) => ({ findings: within(one, findings), at: within(one, at) })
+              const all = concerned.flatMap((one) => (stale.has(one) ? soFar(one) : (known.get(one) ?? [])))
+              onSteps(summed(all, carried.get(page)?.findings ?? []))
+            }),
+        )
         if (!looked) return undefined
       } while ((await hidden.faces()) !== faces)
       const { findings, at } = looked

@@ -8,17 +8,18 @@ const WITHOUT = /^(none|inherit|initial|unset|revert|revert-layer)$/
 
 /** What is left of a value besides its images. */
 function withoutImages(value: string): string {
-  let [rest, depth, image] = ['', 0, false]
-  for (const part of value.match(/[\w-]*\(|\)|[^()]/g) ?? []) {
-    if (part.endsWith('(')) {
-      if (depth === 0) image = /gradient\($|^url\(/.test(part)
-      depth++
-    } else if (part === ')') depth--
-    const ends = part === ')' && depth === 0
-    if (!image) rest += part
-    if (ends) image = false
+  const words: string[] = ['']
+  let depth = 0
+  for (const letter of value) {
+    if (letter === '(') depth++
+    if (letter === ')') depth--
+    if (depth === 0 && (letter === ' ' || letter === ',')) words.push('')
+    else words[words.length - 1] += letter
   }
-  return rest.replace(/^[\s,]+|[\s,]+$/g, '')
+  return words
+    .filter((one) => !/^url\(|gradient\(/.test(one))
+    .join(' ')
+    .trim()
 }
 
 /** A ground keeps how solid it is, and takes the colour of the system. */

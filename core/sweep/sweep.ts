@@ -5,14 +5,14 @@ export type Held = { key: string; from: number; to: number }
 export type Look<Seen> = { keys: ReadonlySet<string>; seen: Seen }
 
 /**
- * Goes through widths and finds the exact ranges over which things hold. Steps come first, so that most is known soon. Then
- * a step at whose ends and in whose middle the same holds, and in which what is seen moves evenly, is passed over; in every
- * other one each px is looked at. It yields each width that it must know of, and is given what is seen there.
+ * Goes through widths and finds the exact ranges over which things hold. A step at whose ends and in whose middle the same
+ * holds, and in which what is seen moves evenly, is passed over; in every other one each px is looked at. It yields each
+ * width that it must know of, from the least to the greatest but for the middles, and is given what is seen there.
  * @param from the least width, px; `to` the greatest
  * @param step px between the widths that are looked at first
  * @param also widths that are looked at as well, as those at which something may change at once
  * @param isStraight tells from what is seen at both ends and in the middle whether all moves evenly between
- * @param onSteps told what holds at the steps, as far as they tell it, before the rest is looked at
+ * @param onSteps told what holds at the steps, as far as they tell it: they are looked at by themselves then, before all else
  */
 export function* sweep<Seen>(
   from: number,
@@ -22,20 +22,29 @@ export function* sweep<Seen>(
   isStraight: (before: Seen, between: Seen, after: Seen) => boolean,
   onSteps?: (held: Held[]) => void,
 ): Generator<number, Held[], Look<Seen>> {
+  const all = steps(from, to, step, also)
+  if (onSteps) {
+    const soFar = new Map<number, ReadonlySet<string>>()
+    for (const width of all) soFar.set(width, (yield width).keys)
+    onSteps(rangesOf(soFar))
+  }
+  // Looked at again, in their order: an engine sets letters a little otherwise after those of many other sizes.
   const known = new Map<number, ReadonlySet<string>>()
-  const looks: [width: number, look: Look<Seen>][] = []
-  for (const width of steps(from, to, step, also)) looks.push([width, yield width])
-  for (const [width, { keys }] of looks) known.set(width, keys)
-  onSteps?.(rangesOf(known))
-  for (const [n, [high, after]] of looks.entries()) {
-    const [low, before] = looks[n - 1] ?? [high, after]
-    if (high - low <= 1) continue
-    const middle = Math.floor((low + high) / 2)
-    const between = yield middle
-    known.set(middle, between.keys)
-    const quiet = same(before.keys, between.keys) && same(between.keys, after.keys)
-    if (!quiet || !isStraight(before.seen, between.seen, after.seen))
-      for (let width = low + 1; width < high; width++) if (width !== middle) known.set(width, (yield width).keys)
+  const [first, ...rest] = all
+  let [low, before] = [first!, yield first!]
+  known.set(low, before.keys)
+  for (const high of rest) {
+    const after = yield high
+    known.set(high, after.keys)
+    if (high - low > 1) {
+      const middle = Math.floor((low + high) / 2)
+      const between = yield middle
+      known.set(middle, between.keys)
+      const quiet = same(before.keys, between.keys) && same(between.keys, after.keys)
+      if (!quiet || !isStraight(before.seen, between.seen, after.seen))
+        for (let width = low + 1; width < high; width++) if (width !== middle) known.set(width, (yield width).keys)
+    }
+    ;[low, before] = [high, after]
   }
   return rangesOf(known)
 }
