@@ -1,5 +1,5 @@
-/** What is wrong with the words of a published page at one width: of which kind, and the mark of the words; none for the page itself. */
-export type Wrong = { kind: 'wide' | 'cut' | 'broken' | 'covered'; mark: string; width: number }
+/** What is wrong with the words of a published page at one width: of which kind, and the mark of the words; none for the page itself, and by how many px that is wider. */
+export type Wrong = { kind: 'wide' | 'cut' | 'broken' | 'covered'; mark: string; width: number; by?: number }
 
 /**
  * Measures a published page at every px of some widths, inside a page of its own: it knows its elements and letters, and
@@ -172,7 +172,8 @@ export async function measurePage([src, from, to, way]: readonly [string, number
     const width = way === 'down' ? to - n : from + n
     iframe.style.width = `${width}px`
     iframe.style.height = `${width >= 1024 ? 800 : width >= 640 ? 1024 : 812}px`
-    if (root.documentElement.scrollWidth > width) wrong.push({ kind: 'wide', mark: '', width })
+    const by = root.documentElement.scrollWidth - width
+    if (by > 0) wrong.push({ kind: 'wide', mark: '', width, by })
     const found = new Set<string>()
     const say = (kind: Wrong['kind'], mark: string) => {
       const key = `${kind} ${mark}`
