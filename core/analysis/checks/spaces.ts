@@ -1,12 +1,12 @@
 import { type Check, counted } from '#core/analysis/finding'
 import { called, calledFirst } from '#core/blocks/called'
-import { type Block, type Container, typeRoleOf } from '#core/blocks/index'
+import { type Block, type Container, type Section, typeRoleOf } from '#core/blocks/index'
 import { isContainer, isWordless } from '#core/blocks/tree'
 import type { Edit } from '#core/edits/index'
 import { pxOf, type Sight, sightOf } from '#core/render/line-box'
 import { layoutAt } from '#core/render/surround'
 import type { Site } from '#core/site/schema'
-import { visibleBlocks } from '#core/site/visible'
+import { visibleIn } from '#core/site/visible'
 import { valuesByRange } from '#core/style/cascade'
 
 /** The window at which spaces are compared, px. */
@@ -39,26 +39,40 @@ function pairsIn(holder: Container, sight: Sight): Pair[] {
   })
 }
 
-const known = new WeakMap<Site, ReadonlyMap<string, Pair[]>>()
+const known = new WeakMap<Section, { sight: Sight; pairs: Pair[] }>()
 
-/** All pairs of a site, by their roles; remembered as long as the site is the same. */
+/** The pairs of a section; remembered as long as that, the guide and the breakpoints are the same, since all are asked for after each edit. */
+function pairsOfSection(section: Section, sight: Sight): Pair[] {
+  const before = known.get(section)
+  const isSame = (['guide', 'breakpoints', 'language'] as const).every((one) => before?.sight.site[one] === sight.site[one])
+  if (before && isSame) return before.pairs
+  const pairs = visibleIn(section).flatMap((block) => (isContainer(block) ? pairsIn(block, sight) : []))
+  known.set(section, { sight, pairs })
+  return pairs
+}
+
+/** All pairs of a site, by their roles. */
 function pairsOf(site: Site): ReadonlyMap<string, Pair[]> {
-  let pairs = known.get(site) as Map<string, Pair[]> | undefined
-  if (pairs) return pairs
-  pairs = new Map()
+  const pairs = new Map<string, Pair[]>()
   const sight = sightOf(site, site.language, SEEN_AT.width, SEEN_AT.height)
   for (const page of site.pages)
-    for (const { block } of visibleBlocks(page))
-      for (const pair of isContainer(block) ? pairsIn(block, sight) : [])
-        pairs.set(pair.roles, [...(pairs.get(pair.roles) ?? []), pair])
-  known.set(site, pairs)
+    for (const section of page.sections)
+      for (const pair of pairsOfSection(section, sight)) {
+        const like = pairs.get(pair.roles)
+        if (like) like.push(pair)
+        else pairs.set(pair.roles, [pair])
+      }
   return pairs
 }
 
 /** The space that most of some pairs have, with those that have it; nothing where there is no such. */
 function usualOf(pairs: readonly Pair[]): readonly Pair[] | undefined {
   const bySpace = new Map<number, Pair[]>()
-  for (const one of pairs) bySpace.set(Math.round(one.space), [...(bySpace.get(Math.round(one.space)) ?? []), one])
+  for (const one of pairs) {
+    const alike = bySpace.get(Math.round(one.space))
+    if (alike) alike.push(one)
+    else bySpace.set(Math.round(one.space), [one])
+  }
   const most = [...bySpace.values()].sort((a, b) => b.length - a.length)[0]!
   return most.length >= USUAL.times && most.length >= USUAL.share * pairs.length ? most : undefined
 }
