@@ -50,7 +50,7 @@ test('a page that is broken in six ways is found to be, at exact widths; five ar
   await expect(row(page, 'pastWindow')).toContainText('280–731 px')
   await expect(row(page, 'smallWords')).toContainText('280–2560 px')
 
-  for (const kind of ['pastWindow', 'brokenWord', 'smallWords', 'secondLine', 'smallTarget', 'smallTarget']) {
+  for (const kind of ['pastWindow', 'brokenWord', 'smallWords', 'secondLine', 'smallTarget']) {
     const before = await row(page, kind).count()
     const finding = row(page, kind).first()
     await finding.getByRole('button').first().click()
@@ -60,15 +60,17 @@ test('a page that is broken in six ways is found to be, at exact widths; five ar
     await repair.hover()
     const sides = page.getByRole('group', { name: 'The page before and after the repair' })
     await expect(sides.getByRole('button', { name: /^After/ })).toHaveAttribute('aria-pressed', 'true')
+    // Both links that are too close come to their least size by one press.
+    if (kind === 'smallTarget') await expect(repair).toHaveText('All like it 24 px high')
     await repair.click()
-    await expect(row(page, kind)).toHaveCount(before - 1)
+    await expect(row(page, kind)).toHaveCount(kind === 'smallTarget' ? 0 : before - 1)
     await swept(page)
   }
   await expect(page.locator('[data-faults]')).toHaveAttribute('data-faults', '1')
 
   // One press of undo takes the last back, and redo makes it again.
   await page.getByRole('button', { name: /^Undo/ }).click()
-  await expect(row(page, 'smallTarget')).toHaveCount(1)
+  await expect(row(page, 'smallTarget')).toHaveCount(2)
   await page.getByRole('button', { name: /^Redo/ }).click()
   await expect(row(page, 'smallTarget')).toHaveCount(0)
 
