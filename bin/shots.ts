@@ -231,8 +231,10 @@ const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
       await step(page, 'Check')
       const broken = page.locator('[data-finding=brokenWord]')
       await broken.getByRole('button').first().click()
-      await broken.locator('[data-tried]').waitFor()
-      await broken.getByRole('group', { name: 'Repairs' }).getByRole('button').first().focus()
+      // Every px of the page first, and then of its section with each repair.
+      const repair = broken.getByRole('group', { name: 'Repairs' }).getByRole('button').first()
+      await repair.waitFor({ timeout: 300_000 })
+      await repair.focus()
       await expect.poll(() => page.locator('main [data-live]').evaluate((one) => one.scrollTop)).toBeGreaterThan(100)
     },
   ],
@@ -241,7 +243,7 @@ const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
     async (page) => {
       await page.getByRole('tab', { name: 'Launch' }).click()
       await page.locator('[data-unknown]').waitFor()
-      await page.locator('[data-swept]').waitFor()
+      await page.locator('[data-swept]').waitFor({ timeout: 300_000 })
     },
   ],
   [

@@ -17,7 +17,9 @@ type RepairsProps = {
   onTry: (trial: Trial | null) => void
 }
 
-type Tried = { tried: number; of: number; found: readonly Repair[] }
+/** How many were tried, of how many, where that is known yet, and those that mend it so far. */
+type Tried = { tried: number; of: number | null; found: readonly Repair[] }
+const BEGUN: Tried = { tried: 0, of: null, found: [] }
 
 /** What mends a finding and makes no other. Each is shown on the page while it is pointed at, and taken by one press. */
 export function Repairs({ finding, swept, sweeper, trial, onTry }: RepairsProps) {
@@ -25,7 +27,7 @@ export function Repairs({ finding, swept, sweeper, trial, onTry }: RepairsProps)
   const id = useId()
   const site = useSession((state) => state.session.site)
   const pageId = useSession((state) => pageOf(state).id)
-  const [{ tried, of, found }, setTried] = useState<Tried>({ tried: 0, of: 0, found: [] })
+  const [{ tried, of, found }, setTried] = useState<Tried>(BEGUN)
   // Each run makes the findings anew; they are tried again where what is said of this one is another, or something else is found.
   const key = `${keyOf(finding)} ${JSON.stringify(finding.ranges)}`
   const latest = useRef({ finding, site, pageId })
@@ -34,14 +36,15 @@ export function Repairs({ finding, swept, sweeper, trial, onTry }: RepairsProps)
     if (!sweeper || !swept) return
     const giveUp = new AbortController()
     const { finding: tryFor, site: now, pageId: on } = latest.current
-    setTried({ tried: 0, of: 0, found: [] })
+    setTried(BEGUN)
     void tryRepairs(tryFor, now, on, swept.findings, sweeper, {
       signal: giveUp.signal,
       onTried: (done, all, repairs) => setTried({ tried: done, of: all, found: repairs }),
     })
     return () => giveUp.abort()
   }, [key, swept, sweeper])
-  const busy = tried < of
+  // Nothing is said to have no repair before it was tried.
+  const busy = of === null || tried < of
   return (
     <div>
       {found.length > 0 && (
@@ -72,7 +75,9 @@ export function Repairs({ finding, swept, sweeper, trial, onTry }: RepairsProps)
       )}
       <p role="status" className="mt-1 text-label text-ink-2" data-tried={busy || !swept ? undefined : found.length}>
         {busy
-          ? `Trying repairs, ${tried} of ${of}`
+          ? of === null
+            ? 'Looking for repairs'
+            : `Trying repairs, ${tried} of ${of}`
           : found.length === 0
             ? of === 0
               ? 'There is no repair to try: this one is for you to judge.'
