@@ -275,7 +275,7 @@ const SHOTS: [string, (page: Page, url: string) => Promise<void>][] = [
       await page.keyboard.press('e')
       await page.getByRole('combobox', { name: 'What the page is put to' }).click()
       await page.getByRole('option', { name: 'Words 40 % longer' }).click()
-      await page.getByText(/faults? at some widths/).waitFor()
+      await page.getByText(/faults? at some widths/).waitFor({ timeout: 300_000 })
     },
   ],
 ]
