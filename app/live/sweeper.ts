@@ -26,7 +26,7 @@ export type Swept = { findings: WidthFinding[]; widths: number; took: number }
 
 type Running = {
   signal: AbortSignal
-  /** Told how much is done, 0 to 1. */
+  /** Told how much is done, 0 to 0.99: the result is the end. */
   onProgress?: (share: number) => void
   /** Told what is known when widths were looked at in steps, before each px is. */
   onSteps?: (swept: Swept) => void
@@ -161,7 +161,7 @@ export function createSweeper(stress?: Stress): Sweeper {
   }
 
   async function runThrough(given: Site, asked: Page, running: Running): Promise<Swept | undefined> {
-    const { signal, onProgress, only } = running
+    const { signal, only } = running
     if (signal.aborted) return undefined
     const site = stress?.change?.(given) ?? given
     const page = site === given ? asked : (site.pages.find((one) => one.id === asked.id) ?? asked)
@@ -254,7 +254,6 @@ export function createSweeper(stress?: Stress): Sweeper {
     }
     const moved = await lookAtMotions(site, page, running, onWidth)
     if (!moved) return undefined
-    onProgress?.(1)
     return summed(
       concerned.flatMap((one) => known.get(one) ?? []),
       moved,

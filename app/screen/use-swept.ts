@@ -30,9 +30,14 @@ export function useSwept(stress?: Stress): SweptState {
     const giveUp = new AbortController()
     setShare(0)
     const timer = setTimeout(() => {
-      const take = (swept: Swept | undefined) => swept && setLast({ page: page.id, stress, swept })
+      const take = (swept: Swept) => setLast({ page: page.id, stress, swept })
       const onSteps = (soFar: Swept) => void (giveUp.signal.aborted || take(soFar))
-      void sweeper.run(site, page, { signal: giveUp.signal, onProgress: setShare, onSteps }).then(take)
+      void sweeper.run(site, page, { signal: giveUp.signal, onProgress: setShare, onSteps }).then((result) => {
+        if (!result) return
+        // Both at once: what the steps told is never taken for the end.
+        take(result)
+        setShare(1)
+      })
     }, REST)
     return () => {
       clearTimeout(timer)
