@@ -7,10 +7,10 @@ const NARROW = 320
 
 /**
  * What a page has out of sight and not in a view: it may be wider than its window, which is asked; blocks without words are
- * not there, as on the published page; and whatever is painted at a point is found there.
+ * not there, as on the published page, nor sections that are looked at later; and whatever is painted at a point is found there.
  */
 const MEASURED_CSS = `html{overflow:auto!important;scrollbar-width:none!important}body{overflow-x:visible!important}
-*{pointer-events:auto!important}[data-empty]{display:none!important}`
+*{pointer-events:auto!important}[data-empty],[data-aside]{display:none!important}`
 
 /** A page in a frame out of sight, where it can be measured. */
 export type HiddenFrame = {

@@ -22,14 +22,19 @@ const CUT = /hidden|clip/
 const STAYS = /fixed|sticky/
 
 /**
- * Makes a reader of a document, which keeps what does not change from one width to the next.
+ * Makes a reader of some sections of a document, which keeps what does not change from one width to the next.
  * @param breakpoints at which what blocks look like may change
  * @param hides tells of a picture whether anything is seen through a part of it
  */
-export function createReader(root: Document, breakpoints: readonly Breakpoint[], hides: Hides): Reader {
+export function createReader(
+  root: Document,
+  sections: readonly HTMLElement[],
+  breakpoints: readonly Breakpoint[],
+  hides: Hides,
+): Reader {
   const view = root.defaultView!
   const kept = new WeakMap<Element, Kept>()
-  const elements = [...root.querySelectorAll<HTMLElement>('[data-block]')]
+  const elements = sections.flatMap((one) => [one, ...one.querySelectorAll<HTMLElement>('[data-block]')])
   const cover = createCovers(root, hides)
 
   function keptOf(element: HTMLElement): Kept {

@@ -31,11 +31,17 @@ const LONG = 2
 /** Share of the letters' size by which the parts of a word that ends in a hyphen are longer than the word. */
 const HYPHEN = 0.12
 
+/** Share of the letters' size by which a room is hardly wider than its words: it is as wide as they are. */
+const TIGHT = 0.35
+
 /** Px below which a box of letters is none: where a word begins, an engine may leave a sliver at the end of the line before. */
 const SLIVER = 0.5
 
 /** Displays that set no lines of their own. */
 const INLINE = /^(inline|contents)$/
+
+/** Cells of a table. */
+const CELL = /^T[DH]$/
 
 /** Words that are parted by the rules of most languages that a browser has rules for. */
 const PARTED = 'representation international Beobachtungsnachmittage communication'
@@ -138,25 +144,43 @@ function fit(
   box: Box,
   size: number,
   lines: readonly Box[],
-): Pick<WordsRead, 'over' | 'broken'> {
+): Pick<WordsRead, 'over' | 'broken' | 'spare'> {
   let [over, broken] = [0, false]
+  const spare = [Infinity]
+  // A table gives a cell what it needs, as long as others have more.
+  let inCells = widest.some(({ room }) => CELL.test(room.tagName)) ? -Infinity : Infinity
   // Cells of a table have rooms of their own.
   if (widest.length < 2) for (const { left, right } of lines) over = Math.max(over, right - box.right, box.left - left)
   for (const { room, range, letters } of widest) {
     const rects = [...range.getClientRects()].filter((one) => one.width >= SLIVER)
     const around = room === element ? box : room.getBoundingClientRect()
+    const needed = letters * size
+    const inside = insideOf(room, around)
+    if (CELL.test(room.tagName)) inCells = Math.max(inCells, inside - needed)
+    else spare.push(lines.length === 1 && inside - needed < size * TIGHT ? spareAround(room, needed) : inside - needed)
     if (rowsOf(rects) > 1) {
       // One that is hyphenated by the rules of its language is as it is meant to be.
       // A soft hyphen that is seen belongs to the part after it, on the line before.
       const mayPart = hyphenates(room.ownerDocument) || element.textContent.includes('\u00ad')
-      if (mayPart && sumOf(rects) > letters * size + size * HYPHEN) continue
+      if (mayPart && sumOf(rects) > needed + size * HYPHEN) continue
       broken = true
-      const { paddingLeft, paddingRight } = room.ownerDocument.defaultView!.getComputedStyle(room)
-      const inside = around.right - around.left - Number.parseFloat(paddingLeft) - Number.parseFloat(paddingRight)
-      over = Math.max(over, letters * size - inside, 1)
+      over = Math.max(over, needed - inside, 1)
     } else if (rects[0]) over = Math.max(over, rects[0].right - around.right, around.left - rects[0].left)
   }
-  return { over: over > 1 || broken ? over : 0, broken }
+  return { over: over > 1 || broken ? over : 0, broken, spare: Math.min(...spare, inCells) }
+}
+
+/** The width of an element within its paddings, px. */
+function insideOf(element: Element, { left, right }: { left: number; right: number }): number {
+  const { paddingLeft, paddingRight } = element.ownerDocument.defaultView!.getComputedStyle(element)
+  return right - left - Number.parseFloat(paddingLeft) - Number.parseFloat(paddingRight)
+}
+
+/** Px that the first holder around a room has more than a word needs, where the room is just as wide as its words. */
+function spareAround(room: Element, needed: number): number {
+  let [spare, element] = [0, room.parentElement]
+  for (; element && spare < 1; element = element.parentElement) spare = insideOf(element, element.getBoundingClientRect()) - needed
+  return spare
 }
 
 /** Rows that boxes of letters stand in: one begins where the last one ends. */

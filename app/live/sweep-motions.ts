@@ -1,28 +1,15 @@
 import { carriedPast, movesAcross } from '#core/motion/across'
 import { createFinder, type WidthFinding } from '#core/sweep/find'
 import { isStraight } from '#core/sweep/straight'
-import type { Reading } from '#core/sweep/reading'
-import type { sweep } from '#core/sweep/sweep'
-import { widthsAtBreakpoints } from '#core/sweep/widths'
 import type { Page, Site } from '#core/site/schema'
 import { walkPage } from '#core/site/tree'
 import { motionsOf } from '#core/style/motions-of'
 import type { HiddenFrame } from './hidden-frame'
 import { measureMoving, type Moving, putAt, putAtRest } from './moving'
+import { createResizer, heightAt, type Sweeping, throughWidths } from './sweeping'
 
 /** True for a page on which something is carried, grown or turned. */
 export const hasMotionAcross = (page: Page): boolean => [...walkPage(page)].some(({ style }) => motionsOf(style).some(movesAcross))
-
-type Sweeping = {
-  /** Goes through widths, as `sweep` does. */
-  toRun: (also: readonly number[], isEven: typeof isStraight) => ReturnType<typeof sweep<Reading>>
-  heightFor: (width: number) => number
-  mirrored: boolean
-  /** Called after each width; it waits while the screen is to be drawn. @returns false to give up */
-  onWidth: (width: number) => Promise<boolean>
-  /** Gives up at once where a finding still holds at a width. */
-  unless?: { width: number; key: string } | undefined
-}
 
 /** The block that an element is, or stands in. */
 const blockOf = (element: Element) => element.closest<HTMLElement>('[data-block]')?.dataset.block
@@ -65,26 +52,19 @@ export async function sweepMotions(
   hidden: HiddenFrame,
   site: Site,
   page: Page,
-  { toRun, heightFor, mirrored, onWidth, unless }: Sweeping,
+  sweeping: Sweeping,
 ): Promise<WidthFinding[] | undefined> {
+  const { stress } = sweeping
+  const mirrored = stress?.mirrored === true
   const sections = page.sections.filter((one) => !one.hidden)
-  const finder = createFinder(site, sections, heightFor, mirrored)
-  const { document } = hidden.frame
+  const finder = createFinder(site, sections, (width) => heightAt(width, stress), mirrored)
+  const resize = createResizer(hidden, stress)
   const look = (width: number) => {
-    const height = heightFor(width)
-    document.documentElement.style.setProperty('--vh', `${height / 100}px`)
-    hidden.resize(width, height)
+    const height = resize(width)
     const moving = measureMoving(site, page, { frame: hidden.frame, gaps: new Map(), width }, height)
-    const carried = carriedIn(moving, document.documentElement, width, mirrored)
+    const carried = carriedIn(moving, hidden.frame.document.documentElement, width, mirrored)
     return { width, blocks: new Map(), carried }
   }
-  if (unless && finder.look(look(unless.width)).has(unless.key)) return undefined
-  const run = toRun(widthsAtBreakpoints(site.breakpoints), isStraight)
-  let next = run.next()
-  while (!next.done) {
-    const seen = look(next.value)
-    next = run.next({ keys: finder.look(seen), seen })
-    if (!(await onWidth(seen.width))) return undefined
-  }
-  return finder.findings(next.value).findings.filter((one) => one.kind === 'carriedPast')
+  const looked = await throughWidths(site, finder, look, isStraight, sweeping)
+  return looked?.findings.filter((one) => one.kind === 'carriedPast')
 }

@@ -1,25 +1,24 @@
+import { apart, isOpen } from '#core/sweep/apart'
 import { type AtBreakpoint, idleBreakpoints } from '#core/sweep/at-breakpoints'
 import { atEdges, hangsOnOthers } from '#core/sweep/edges'
 import { factsOf } from '#core/sweep/facts'
-import { staysWithin } from '#core/sweep/stays-within'
 import { visibleIn } from '#core/site/visible'
-import { createFinder, idleFinding, inOrder, type WidthFinding } from '#core/sweep/find'
-import { isStraight } from '#core/sweep/straight'
-import { alone, type Held, sweep } from '#core/sweep/sweep'
-import { STEP, SWEPT, widthsAtBreakpoints } from '#core/sweep/widths'
-import { viewportHeightFor } from '#core/grid/viewport-height'
+import { idleFinding, inOrder, type WidthFinding } from '#core/sweep/find'
+import { SWEPT } from '#core/sweep/widths'
 import type { Stress } from '#core/stress/stress'
 import { walkPage } from '#core/site/tree'
 import type { Page, Site } from '#core/site/schema'
 import { type HiddenFrame, openHiddenFrame } from './hidden-frame'
 import { opacitiesIn } from './opacities'
-import { createReader } from './read-page'
+import { paced } from './paced'
 import { hasMotionAcross, sweepMotions } from './sweep-motions'
+import { type LookedAt, readInSteps, sweepSections } from './sweep-sections'
+import type { Sweeping } from './sweeping'
 
-/** How long one slice of the work may take, ms: the screen stays quick in between. */
-const SLICE = 10
-/** Share of the work that is looking at widths in steps. */
-const IN_STEPS = 0.1
+/** Share of the work on some sections that is looking at widths in steps. */
+const IN_STEPS = 0.4
+/** Share of the work on a page that is looking at its motions, where it has some that go across. */
+const OF_MOTIONS = 0.2
 
 /** What a run through all widths came to: the findings, the worst first, how many widths were looked at, and for how long, ms. */
 export type Swept = { findings: WidthFinding[]; widths: number; took: number }
@@ -28,12 +27,11 @@ type Running = {
   signal: AbortSignal
   /** Told how much is done, 0 to 0.99: the result is the end. */
   onProgress?: (share: number) => void
-  /** Told what is known when widths were looked at in steps, before each px is. */
-  onSteps?: (swept: Swept) => void
+  /** Told what is known whenever some of the sections have been run through. */
+  onSome?: (swept: Swept) => void
   /** Ids of the sections that are run through, where not all are. */
   only?: ReadonlySet<string>
-  /** Gives up at once where a finding still holds at a width: whoever tries what mends it need not see the others. */
-  unless?: { width: number; key: string }
+  unless?: Sweeping['unless']
 }
 
 export type Sweeper = {
@@ -41,9 +39,6 @@ export type Sweeper = {
   run: (site: Site, page: Page, running: Running) => Promise<Swept | undefined>
   close: () => void
 }
-
-/** What a run came to before it is told apart by sections. */
-type Looked = ReturnType<ReturnType<typeof createFinder>['findings']>
 
 type Section = Page['sections'][number]
 type Context = Pick<Site, 'guide' | 'breakpoints' | 'pictures' | 'fonts' | 'shared' | 'language'>
@@ -81,81 +76,44 @@ export function createSweeper(stress?: Stress): Sweeper {
     return (opened ??= openHiddenFrame(language))
   }
 
-  const only = stress?.widths
-  /** The widths that are run through: some alone, or all, so that they are known to the px. */
-  const toRun = <Seen>(
-    also: readonly number[],
-    isEven: (before: Seen, between: Seen, after: Seen) => boolean,
-    onSteps?: (held: Held[]) => void,
-  ) => (only ? alone<Seen>(only) : sweep<Seen>(SWEPT.from, SWEPT.to, STEP, also, isEven, onSteps))
-  const heightFor = (width: number) => stress?.height ?? viewportHeightFor(width)
-
-  /** Looks at the sections that a frame shows, width by width. @returns nothing where it was given up */
-  async function lookThrough(
+  /** Looks at sections of a page that a frame shows, those by themselves that have nothing to do with others. @returns false where it was given up */
+  async function lookAtSections(
     hidden: HiddenFrame,
     site: Site,
-    shown: Section[],
-    { unless }: Running,
-    onWidth: (width: number) => Promise<boolean>,
-    onSteps?: (looked: Looked) => void,
-  ): Promise<Looked | undefined> {
-    const finder = createFinder(site, shown, heightFor, stress?.mirrored)
-    const reader = createReader(hidden.frame.document, site.breakpoints, await opacitiesIn(hidden.frame.document))
-    let tall = 0
-    const look = (width: number) => {
-      const height = heightFor(width)
-      // Set only where it changes: all that inherits it is styled anew.
-      if (height !== tall) hidden.frame.document.documentElement.style.setProperty('--vh', `${(tall = height) / 100}px`)
-      hidden.resize(width, height)
-      return reader.read(width)
+    groups: readonly Section[][],
+    sweepingOf: (group: number, of: number) => Sweeping,
+    onGroup: (group: readonly Section[], found: LookedAt) => void,
+  ): Promise<boolean> {
+    const hides = await opacitiesIn(hidden.frame.document)
+    // Words that first appear at another width may want a face that is still on its way: then all is measured once more.
+    let faces = -1
+    const haveCome = async () => faces !== (faces = await hidden.faces())
+    while (await haveCome()) {
+      const inSteps = groups.length > 1 ? await readInSteps(hidden, site, hides, sweepingOf(0, groups.length + 1)) : new Map()
+      if (!inSteps) return false
+      for (const [n, group] of groups.entries()) {
+        const looked = await sweepSections(hidden, site, group, hides, inSteps, sweepingOf(n + 1, groups.length + 1))
+        if (!looked) return false
+        // What stands out further than can be told beforehand is looked at with all others.
+        if (looked.reachesOut && groups.length > 1) return lookAtSections(hidden, site, [groups.flat()], sweepingOf, onGroup)
+        if (await haveCome()) {
+          faces = -1
+          break
+        }
+        onGroup(group, looked)
+      }
     }
-    // At the widest, words stand on one line, and the width of each is known from then on.
-    look(SWEPT.to)
-    if (unless && finder.look(look(unless.width)).has(unless.key)) return undefined
-    const first = widthsAtBreakpoints(site.breakpoints)
-    const run = toRun(first, isStraight, onSteps && ((held) => onSteps(finder.findings(held))))
-    let next = run.next()
-    while (!next.done) {
-      const seen = look(next.value)
-      next = run.next({ keys: finder.look(seen), seen })
-      if (!(await onWidth(seen.width))) return undefined
-    }
-    return finder.findings(next.value)
-  }
-
-  /** Lets the screen do what it has to from time to time, and says how much is done. @returns what is called after each width */
-  function paced({ signal, onProgress, onSteps }: Running, onWidth: () => void): (width: number) => Promise<boolean> {
-    let since = performance.now()
-    // Where steps are looked at first, the widths begin anew after them.
-    let [last, inSteps] = [0, onSteps !== undefined]
-    return async (width) => {
-      if (signal.aborted) return false
-      onWidth()
-      if (width < last - STEP) inSteps = false
-      last = width
-      if (performance.now() - since < SLICE) return true
-      const share = (width - SWEPT.from) / (SWEPT.to - SWEPT.from)
-      onProgress?.(Math.min(0.99, inSteps ? share * IN_STEPS : onSteps ? IN_STEPS + share * (1 - IN_STEPS) : share))
-      await breathe()
-      since = performance.now()
-      return !signal.aborted
-    }
+    return true
   }
 
   /** What motions of a page carry past the window. @returns nothing where it was given up */
-  async function lookAtMotions(
-    site: Site,
-    page: Page,
-    { unless }: Running,
-    onWidth: (width: number) => Promise<boolean>,
-  ): Promise<WidthFinding[] | undefined> {
+  async function lookAtMotions(site: Site, page: Page, sweeping: Sweeping): Promise<WidthFinding[] | undefined> {
     if (!hasMotionAcross(page)) return []
     const before = carried.get(page)
     if (before && isSameContext(before.context, site)) return before.findings
     const hidden = await frameFor(site)
     await hidden.show(site, page, stress)
-    const mirrored = stress?.mirrored === true
-    const findings = await sweepMotions(hidden, site, page, { toRun, heightFor, mirrored, onWidth, unless })
+    const findings = await sweepMotions(hidden, site, page, sweeping)
     if (findings) carried.set(page, { context: site, findings })
     return findings
   }
@@ -178,8 +136,6 @@ export function createSweeper(stress?: Stress): Sweeper {
       const before = known.get(one)!
       return before.above !== above || before.below !== below
     }
-    const isOpen = (one: Section | undefined, other: Section | undefined) =>
-      one !== undefined && other !== undefined && !(staysWithin(one, site) && staysWithin(other, site))
     const stale = new Set<Section>()
     const touched: Section[] = []
     for (const one of concerned) {
@@ -191,7 +147,7 @@ export function createSweeper(stress?: Stress): Sweeper {
         const ids = new Set([...visibleIn(one)].map(({ id }) => id))
         const meets = before.findings.some(({ beside }) => beside !== undefined && !ids.has(beside))
         // Nothing that stays within its section has to do with what is beside that.
-        if (meets || isOpen(above, one) || isOpen(one, below)) touched.push(one)
+        if (meets || isOpen(above, one, site) || isOpen(one, below, site)) touched.push(one)
         else known.set(one, { ...before, context: site, ...stands(one) })
       }
     }
@@ -207,52 +163,61 @@ export function createSweeper(stress?: Stress): Sweeper {
       return { findings: inOrder([...found, ...idle.map(idleFinding)]), widths, took: performance.now() - from }
     }
     let widths = 0
-    const onWidth = paced(running, () => widths++)
+    const pace = paced(running)
+    /** What is called after each width of one piece of the work, which is a part of all of it. */
+    const counting = (done: number, part: number): Sweeping => {
+      let [last, isHalving] = [0, false]
+      const onWidth = (width: number) => {
+        widths++
+        // What is looked at in steps comes first, then what lies between them.
+        if (width < last) isHalving = true
+        last = width
+        const share = (width - SWEPT.from) / (SWEPT.to - SWEPT.from)
+        return pace(done + part * (isHalving ? IN_STEPS + (1 - IN_STEPS) * share : IN_STEPS * share))
+      }
+      return { stress, onWidth, unless: running.unless }
+    }
+    const hasMotions = hasMotionAcross(page)
+    const ofSections = hasMotions ? 1 - OF_MOTIONS : 1
     if (stale.size + touched.length > 0) {
       const hidden = await frameFor(site)
       // What has not changed, and does not meet what has, is not even laid out: none is wider for it.
       const shown = sections.filter((one) => {
         const { above, below } = stands(one)
-        const meets = (other: Section | undefined) => other !== undefined && stale.has(other) && isOpen(one, other)
+        const meets = (other: Section | undefined) => other !== undefined && stale.has(other) && isOpen(one, other, site)
         return stale.has(one) || touched.includes(one) || meets(above) || meets(below)
       })
       await hidden.show(site, { ...page, sections: shown }, stress)
-      let looked: Looked | undefined
-      let faces: number
-      // Words that first appear at another width may want a face that is still on its way: then all is measured once more.
-      do {
-        faces = await hidden.faces()
-        const { onSteps } = running
-        looked = await lookThrough(
-          hidden,
-          site,
-          shown,
-          running,
-          onWidth,
-          onSteps &&
-            (({ findings, at }) => {
-              const soFar = (one: Section) => ({ findings: within(one, findings), at: within(one, at) })
-              const all = concerned.flatMap((one) => (stale.has(one) ? soFar(one) : (known.get(one) ?? [])))
-              onSteps(summed(all, carried.get(page)?.findings ?? []))
-            }),
-        )
-        if (!looked) return undefined
-      } while ((await hidden.faces()) !== faces)
-      const { findings, at } = looked
-      for (const section of stale)
-        known.set(section, { context: site, ...stands(section), findings: within(section, findings), at: within(section, at) })
-      if (touched.length > 0) {
-        const facts = factsOf(site, sections)
-        const ids = new Set(shown.map((one) => one.id))
-        const sectionOf = (block: string) => facts.get(block)?.section.id
-        for (const section of touched) {
-          const before = known.get(section)!
-          const held = atEdges(before.findings, within(section, findings), sectionOf, (one) => ids.has(one))
-          known.set(section, { ...before, context: site, ...stands(section), findings: held })
+      const groups = apart(shown, site)
+      const facts = factsOf(site, sections)
+      const seen = new Set(shown.map((one) => one.id))
+      const left = new Set([...stale])
+      const sectionOf = (block: string) => facts.get(block)?.section.id
+      const learn = (group: readonly Section[], { findings, at }: LookedAt) => {
+        for (const section of group) {
+          const now = { context: site, ...stands(section) }
+          const fresh = within(section, findings)
+          if (stale.has(section)) known.set(section, { ...now, findings: fresh, at: within(section, at) })
+          else if (touched.includes(section)) {
+            const before = known.get(section)!
+            known.set(section, { ...before, ...now, findings: atEdges(before.findings, fresh, sectionOf, (one) => seen.has(one)) })
+          }
         }
       }
+      const countingIn = (n: number, of: number) => counting((ofSections * n) / of, ofSections / of)
+      const isDone = await lookAtSections(hidden, site, groups, countingIn, (group, looked) => {
+        learn(group, looked)
+        for (const one of group) left.delete(one)
+        running.onSome?.(
+          summed(
+            concerned.flatMap((one) => (left.has(one) ? [] : (known.get(one) ?? []))),
+            carried.get(page)?.findings ?? [],
+          ),
+        )
+      })
+      if (!isDone) return undefined
     }
-    const moved = await lookAtMotions(site, page, running, onWidth)
+    const moved = await lookAtMotions(site, page, counting(ofSections, OF_MOTIONS))
     if (!moved) return undefined
     return summed(
       concerned.flatMap((one) => known.get(one) ?? []),
@@ -271,17 +236,6 @@ export function createSweeper(stress?: Stress): Sweeper {
     },
   }
 }
-
-/** Lets the screen do what waits to be done. A timer would wait for 4 ms each time, and there are a hundred and more. */
-const breathe = (): Promise<void> =>
-  new Promise((done) => {
-    const { port1, port2 } = new MessageChannel()
-    port1.onmessage = () => {
-      port1.close()
-      done()
-    }
-    port2.postMessage(null)
-  })
 
 /** True where some block of the site has an exception at a breakpoint. */
 function isUsed(site: Site, below: number): boolean {

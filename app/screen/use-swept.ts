@@ -31,10 +31,10 @@ export function useSwept(stress?: Stress): SweptState {
     setShare(0)
     const timer = setTimeout(() => {
       const take = (swept: Swept) => setLast({ page: page.id, stress, swept })
-      const onSteps = (soFar: Swept) => void (giveUp.signal.aborted || take(soFar))
-      void sweeper.run(site, page, { signal: giveUp.signal, onProgress: setShare, onSteps }).then((result) => {
+      const onSome = (soFar: Swept) => void (giveUp.signal.aborted || take(soFar))
+      void sweeper.run(site, page, { signal: giveUp.signal, onProgress: setShare, onSome }).then((result) => {
         if (!result) return
-        // Both at once: what the steps told is never taken for the end.
+        // Both at once: what some sections tell is never taken for the end.
         take(result)
         setShare(1)
       })

@@ -5,7 +5,7 @@ import { pageOf } from '#core/sweep/planted.fixture'
 import { siteOf } from '#core/site/made.fixture'
 import { isStraight } from '#core/sweep/straight'
 import { sweep } from '#core/sweep/sweep'
-import { STEP, SWEPT, widthsAtBreakpoints } from '#core/sweep/widths'
+import { stepAt, SWEPT, turningWidths } from '#core/sweep/widths'
 
 /** How many random pages with planted faults are swept. */
 const PAGES = 20
@@ -13,7 +13,7 @@ const PAGES = 20
 function swept(site: Site) {
   const { sections } = site.pages[0]!
   const finder = createFinder(site, sections)
-  const run = sweep(SWEPT.from, SWEPT.to, STEP, widthsAtBreakpoints(site.breakpoints), isStraight)
+  const run = sweep(SWEPT.from, SWEPT.to, stepAt, turningWidths(site.breakpoints), isStraight)
   let next = run.next()
   while (!next.done) {
     const seen = modelled(sections, next.value)

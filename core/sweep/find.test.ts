@@ -6,7 +6,7 @@ import { type At, block, readingOf, siteWith } from './scene.fixture'
 import { cleanStretch, depthsOf, segmentsOf } from './segments'
 import { isStraight } from './straight'
 import { sweep } from './sweep'
-import { SWEPT, widthsAtBreakpoints } from './widths'
+import { stepAt, SWEPT, turningWidths } from './widths'
 
 const held = [block('text', 'words'), block('heading', 'title')]
 const site = siteWith([block('section', 'band', {}, { children: held })])
@@ -14,7 +14,7 @@ const site = siteWith([block('section', 'band', {}, { children: held })])
 /** Sweeps a page whose boxes are what a function says of each width. */
 function swept(boxes: (width: number) => Record<string, At>) {
   const finder = createFinder(site, site.pages[0]!.sections)
-  const run = sweep(SWEPT.from, SWEPT.to, 20, widthsAtBreakpoints(site.breakpoints), isStraight)
+  const run = sweep(SWEPT.from, SWEPT.to, stepAt, turningWidths(site.breakpoints), isStraight)
   let next = run.next()
   while (!next.done) {
     const width = next.value

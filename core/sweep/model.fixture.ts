@@ -55,7 +55,14 @@ function wordsIn(block: Block, left: number, top: number, room: number, width: n
   const over = Math.max(0, ...words.map((word) => wideOf(word, size) - own))
   const lone = set.length > 1 && set.at(-1)!.length === 1 && set.at(-2)!.length > 1
   const read = linesIn([left, top, Math.min(own, room), high], set.length, {
-    ...{ size, characters: words.join(' ').length, over, broken: over > 0, lone },
+    ...{
+      size,
+      characters: words.join(' ').length,
+      over,
+      broken: over > 0,
+      spare: own - Math.max(...words.map((word) => wideOf(word, size))),
+      lone,
+    },
   })
   return { box: { left, top, right: left + own, bottom: top + high }, cuts: { across: false, down: false }, words: read }
 }

@@ -7,7 +7,7 @@ import { modelled, wideOf } from './model.fixture'
 import { marginAt, notAsPlanted, pageOf, type Planted } from './planted.fixture'
 import { isStraight } from './straight'
 import { sweep } from './sweep'
-import { STEP, SWEPT, widthsAtBreakpoints } from './widths'
+import { stepAt, SWEPT, turningWidths } from './widths'
 
 const PAGES = 200
 const WIDTHS = Array.from({ length: SWEPT.to - SWEPT.from + 1 }, (_, i) => SWEPT.from + i)
@@ -37,7 +37,7 @@ test('faults in two hundred random pages are found at their very px, and none on
     const { clean, broken, planted } = pageOf(seed)
     const site = siteOf('Both', [...clean, ...broken])
     const finder = createFinder(site, site.pages[0]!.sections)
-    const run = sweep(SWEPT.from, SWEPT.to, STEP, widthsAtBreakpoints(site.breakpoints), isStraight)
+    const run = sweep(SWEPT.from, SWEPT.to, stepAt, turningWidths(site.breakpoints), isStraight)
     let next = run.next()
     while (!next.done) {
       const seen = modelled(site.pages[0]!.sections, next.value)

@@ -10,6 +10,8 @@ export type WordsRead = {
   characters: number
   /** Px by which the widest word reaches past its room; 0 where it fits. */
   over: number
+  /** Px that its room has more than the word that needs most of its own; less than 0 where that does not fit. */
+  spare: number
   /** True where that word is parted, though not at a hyphen. */
   broken: boolean
   /** True where the last line has one word and the line before it more. */

@@ -30,6 +30,7 @@ export const lines = (at: At, count: number, more: Partial<WordsRead> = {}): Wor
     size: 16,
     characters: 40 * count,
     over: 0,
+    spare: 99,
     broken: false,
     lone: false,
     ...more,

@@ -1,29 +1,14 @@
-import type { Block, Section } from '#core/blocks/index'
+import type { Section } from '#core/blocks/index'
 import { pxOf, sightOf } from '#core/render/line-box'
 import type { Site } from '#core/site/schema'
 import { visibleIn } from '#core/site/visible'
 import { valuesByRange } from '#core/style/cascade'
-import type { StyleValues } from '#core/style/registry'
-import type { Length } from '#core/values/length'
 import { LEAST_TARGET } from './checks/small-target'
+import { mayReachOut } from './flows'
 import { SWEPT } from './widths'
 
 type Around = Pick<Site, 'guide' | 'breakpoints' | 'fonts' | 'language'>
 const known = new WeakMap<Section, { around: Around; stays: boolean }>()
-
-const isLess = (length: Length | undefined) =>
-  length !== undefined &&
-  ('value' in length ? length.value < 0 : 'fluid' in length && Math.min(length.fluid.from.px, length.fluid.to.px) < 0)
-
-/** What may let a block stand out of what holds it, above or below: a height of its own, a pull, a place outside the flow, a row that does not grow. */
-const mayReachOut = ({ kind }: Block, values: StyleValues): boolean =>
-  values.height !== undefined ||
-  (values.aspect !== undefined && kind !== 'picture' && kind !== 'shape' && kind !== 'video') ||
-  values.rowSizes !== undefined ||
-  (values.leading ?? 1) < 0.9 ||
-  (values.position !== undefined && values.position !== 'flow' && values.position !== 'backdrop') ||
-  (values.topShape ?? values.bottomShape) !== undefined ||
-  [values.spaceBefore, values.spaceAfter].some(isLess)
 
 /**
  * True for a section out of which nothing can reach above or below, at any width: all in it is in the flow, and it grows with

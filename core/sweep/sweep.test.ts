@@ -19,7 +19,13 @@ const happened = (truth: readonly Held[], width: number) =>
 
 const swept = (truth: readonly Held[], from: number, to: number, step: number) =>
   counted(
-    sweep<number>(from, to, step, [], (before, between, after) => before === between && between === after),
+    sweep<number>(
+      from,
+      to,
+      () => step,
+      [],
+      (before, between, after) => before === between && between === after,
+    ),
     (width) => ({ keys: keysAt(truth, width), seen: happened(truth, width) }),
   )
 
@@ -39,22 +45,22 @@ describe('a run through widths', () => {
     const truth = [{ key: 'a', from: 280, to: 341 }]
     const { found, asked } = swept(truth, 280, 1920, 20)
     expect(found).toEqual(truth)
-    // Each step is asked for at its end and in its middle, and one at each px.
-    expect(asked).toBe(1 + 2 * 82 + 18)
+    // Each step is asked for at its end, and one is halved.
+    expect(asked).toBe(1 + 82 + 4)
   })
 
-  test('tells after its steps what they say, from the least width to the greatest', () => {
-    const truth = [{ key: 'a', from: 310, to: 341 }]
+  test('looks in steps first, which may grow, from the least width to the greatest', () => {
     const asked: number[] = []
-    let first: [number, Held[]] | undefined
     const even = (a: number, b: number, c: number) => a === b && b === c
-    const run = sweep<number>(280, 400, 20, [], even, (held) => (first = [asked.length, held]))
+    const run = sweep<number>(280, 600, (width) => width / 4, [420], even)
     counted(run, (width) => {
       asked.push(width)
-      return { keys: keysAt(truth, width), seen: happened(truth, width) }
+      return { keys: new Set<string>(), seen: width < 500 ? 0 : 1 }
     })
-    expect(asked.slice(0, 7)).toEqual([280, 300, 320, 340, 360, 380, 400])
-    expect(first).toEqual([7, [{ key: 'a', from: 320, to: 340 }]])
+    expect(asked.slice(0, 6)).toEqual([280, 350, 420, 438, 548, 600])
+    // Between 438 and 548 it halves; nothing else is looked at.
+    expect(asked.slice(6).every((one) => one > 438 && one < 600)).toBe(true)
+    expect(asked.length).toBeLessThan(20)
   })
 
   test('finds any ranges, however short they are and near to each other', () => {
