@@ -64,8 +64,22 @@ function groupValues(choose: Chooser): StyleValues {
   return { ...someValues(choose, 'group'), ...values } as StyleValues
 }
 
+/** The same blocks, all in the flow: nothing is pulled, laid over others or of a height of its own. */
+function flowing<B extends Block>(block: B): B {
+  const { height: _, layer: __, spaceBefore, layout, ...base } = block.style.base as Record<string, { value: number } | string>
+  const kept = {
+    ...base,
+    ...(typeof spaceBefore === 'object' && spaceBefore.value >= 0 ? { spaceBefore } : {}),
+    ...(layout === undefined ? {} : { layout: layout === 'overlay' ? 'column' : layout }),
+    // One without a width is, in a row, as wide as its file, of which the published page takes another than the views.
+    ...(block.kind === 'picture' ? { width: base.width ?? pixels(180) } : {}),
+  }
+  const inside = 'children' in block ? { children: block.children.map(flowing) } : {}
+  return { ...block, ...inside, style: { ...block.style, base: kept } } as B
+}
+
 /**
- * Draws a page of blocks, those with words each with a mark of its own in them.
+ * Draws a page of blocks, every other one all in the flow, those with words each with a mark of its own in them.
  * @param pictures that it may have
  * @param size a whole page, or a small one, which takes a third of the time
  */
@@ -137,7 +151,9 @@ export function anyPage(seed: number, pictures: AnyPictures, size: 'whole' | 'sm
   }
   const sections: Section[] = Array.from({ length: small ? 1 : 1 + choose.number(2) }, (_, n) => {
     const children = Array.from({ length: 2 + choose.number(small ? 1 : 3) }, () => (choose.number(2) === 0 ? grouped(0) : leaf()))
-    return section(`s${n}`, children, choose.number(3) === 0 ? { fill: { hex: '#f2f0ea' } } : {})
+    const ground: StyleValues = choose.number(3) === 0 ? { fill: { hex: '#f2f0ea' } } : {}
+    const drawn = section(`s${n}`, children, ground)
+    return seed % 2 === 0 ? flowing(drawn) : drawn
   })
   const kept = Object.entries(pictures).map(([id, { hash, type, width, height, bytes }]) => ({
     id,

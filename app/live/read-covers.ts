@@ -100,10 +100,12 @@ export function createCovers(root: Document, hides: Hides): (all: readonly Stand
 
   /** Whether one is painted over the other, at a point of the page; nothing where the engine does not find both there. */
   function isOver(one: HTMLElement, other: HTMLElement, x: number, y: number): boolean | undefined {
-    const before = view.scrollY
-    view.scrollTo({ top: Math.max(0, y - view.innerHeight / 2), behavior: 'instant' })
-    const at = root.elementsFromPoint(x, y - view.scrollY + before)
-    view.scrollTo({ top: before, behavior: 'instant' })
+    const { scrollX, scrollY } = view
+    // What is beside the window is found at no point of it.
+    const left = x < 0 || x >= view.innerWidth ? scrollX + x - view.innerWidth / 2 : scrollX
+    view.scrollTo({ left, top: Math.max(0, y - view.innerHeight / 2), behavior: 'instant' })
+    const at = root.elementsFromPoint(x - view.scrollX + scrollX, y - view.scrollY + scrollY)
+    view.scrollTo({ left: scrollX, top: scrollY, behavior: 'instant' })
     const first = at.findIndex((each) => one.contains(each))
     const second = at.findIndex((each) => other.contains(each))
     return first < 0 || second < 0 ? undefined : first < second

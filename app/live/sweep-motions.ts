@@ -1,15 +1,17 @@
+import { walk } from '#core/blocks/tree'
 import { carriedPast, movesAcross } from '#core/motion/across'
 import { createFinder, type WidthFinding } from '#core/sweep/find'
 import { isStraight } from '#core/sweep/straight'
 import type { Page, Site } from '#core/site/schema'
-import { walkPage } from '#core/site/tree'
+import type { Stress } from '#core/stress/stress'
 import { motionsOf } from '#core/style/motions-of'
 import type { HiddenFrame } from './hidden-frame'
 import { measureMoving, type Moving, putAt, putAtRest } from './moving'
-import { createResizer, heightAt, type Sweeping, throughWidths } from './sweeping'
+import { createResizer, heightAt, type InSteps, type Sweeping, throughWidths } from './sweeping'
 
-/** True for a page on which something is carried, grown or turned. */
-export const hasMotionAcross = (page: Page): boolean => [...walkPage(page)].some(({ style }) => motionsOf(style).some(movesAcross))
+/** True for sections in which something is carried, grown or turned. */
+export const hasMotionAcross = (sections: Page['sections']): boolean =>
+  sections.some((section) => [...walk(section)].some(({ style }) => motionsOf(style).some(movesAcross)))
 
 /** The block that an element is, or stands in. */
 const blockOf = (element: Element) => element.closest<HTMLElement>('[data-block]')?.dataset.block
@@ -43,27 +45,38 @@ function carriedIn(moving: Moving, root: Element, width: number, mirrored: boole
   return found
 }
 
+/** What reads how far motions of a page that a frame shows whole carry blocks past a window of the width that it has just been given. */
+export type ReadCarried = (width: number) => ReadonlyMap<string, number>
+
+export const createCarriedReader =
+  (hidden: HiddenFrame, site: Site, page: Page, stress: Stress | undefined): ReadCarried =>
+  (width) => {
+    const moving = measureMoving(site, page, { frame: hidden.frame, gaps: new Map(), width }, heightAt(width, stress))
+    return carriedIn(moving, hidden.frame.document.documentElement, width, stress?.mirrored === true)
+  }
+
 /**
  * Looks, at all widths, for what motions carry past the window, so that the published page is wider than that for as long.
  * The page is shown whole, since where a motion ends may hang on all of it.
+ * @param inSteps what the page was read as already, with what is carried
  * @returns nothing where it was given up
  */
 export async function sweepMotions(
   hidden: HiddenFrame,
   site: Site,
   page: Page,
+  inSteps: InSteps,
   sweeping: Sweeping,
 ): Promise<WidthFinding[] | undefined> {
   const { stress } = sweeping
-  const mirrored = stress?.mirrored === true
   const sections = page.sections.filter((one) => !one.hidden)
-  const finder = createFinder(site, sections, (width) => heightAt(width, stress), mirrored)
+  const finder = createFinder(site, sections, (width) => heightAt(width, stress), stress?.mirrored)
   const resize = createResizer(hidden, stress)
+  const read = createCarriedReader(hidden, site, page, stress)
   const look = (width: number) => {
-    const height = resize(width)
-    const moving = measureMoving(site, page, { frame: hidden.frame, gaps: new Map(), width }, height)
-    const carried = carriedIn(moving, hidden.frame.document.documentElement, width, mirrored)
-    return { width, blocks: new Map(), carried }
+    const known = inSteps.get(width)?.carried
+    if (!known) resize(width)
+    return { width, blocks: new Map(), carried: known ?? read(width) }
   }
   const looked = await throughWidths(site, finder, look, isStraight, sweeping)
   return looked?.findings.filter((one) => one.kind === 'carriedPast')

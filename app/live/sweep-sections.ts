@@ -10,7 +10,8 @@ import { SWEPT } from '#core/sweep/widths'
 import type { HiddenFrame } from './hidden-frame'
 import type { Hides } from './opacities'
 import { createReader } from './read-page'
-import { createResizer, firstWidths, heightAt, type Looked, type Sweeping, throughWidths } from './sweeping'
+import type { ReadCarried } from './sweep-motions'
+import { createResizer, firstWidths, heightAt, type InSteps, type Looked, type Sweeping, throughWidths } from './sweeping'
 
 /** Px by which a box may stand out of the sections that it is looked at with. */
 const OUT = 1
@@ -29,9 +30,6 @@ function reachesOut({ blocks }: Reading, sections: readonly { id: string }[]): b
   return false
 }
 
-/** What a page has been read as at some widths already. */
-export type InSteps = ReadonlyMap<number, Reading>
-
 /** Makes what reads sections of a page that a frame shows, at a width. */
 function createLook(hidden: HiddenFrame, site: Site, bands: readonly HTMLElement[], hides: Hides, stress: Stress | undefined) {
   const resize = createResizer(hidden, stress)
@@ -47,17 +45,23 @@ function createLook(hidden: HiddenFrame, site: Site, bands: readonly HTMLElement
 
 const bandsIn = ({ frame }: HiddenFrame) => [...frame.document.querySelectorAll<HTMLElement>('.band')]
 
-/** Looks at all sections that a frame shows, at the widths that are looked at first: one page is laid out faster than its parts. @returns nothing where it was given up */
+/**
+ * Looks at all sections that a frame shows, at the widths that are looked at first: one page is laid out faster than its parts.
+ * @param readCarried reads what motions carry, where that is asked for
+ * @returns nothing where it was given up
+ */
 export async function readInSteps(
   hidden: HiddenFrame,
   site: Site,
   hides: Hides,
+  readCarried: ReadCarried | undefined,
   { stress, onWidth }: Sweeping,
 ): Promise<InSteps | undefined> {
   const look = createLook(hidden, site, bandsIn(hidden), hides, stress)
   const read = new Map<number, Reading>()
   for (const width of firstWidths(site, stress)) {
-    read.set(width, look(width))
+    const seen = look(width)
+    read.set(width, readCarried ? { ...seen, carried: readCarried(width) } : seen)
     if (!(await onWidth(width))) return undefined
   }
   return read

@@ -11,9 +11,9 @@ import type { Page, Site } from '#core/site/schema'
 import { type HiddenFrame, openHiddenFrame } from './hidden-frame'
 import { opacitiesIn } from './opacities'
 import { paced } from './paced'
-import { hasMotionAcross, sweepMotions } from './sweep-motions'
+import { createCarriedReader, hasMotionAcross, type ReadCarried, sweepMotions } from './sweep-motions'
 import { type LookedAt, readInSteps, sweepSections } from './sweep-sections'
-import type { Sweeping } from './sweeping'
+import type { InSteps, Sweeping } from './sweeping'
 
 /** Share of the work on some sections that is looking at widths in steps. */
 const IN_STEPS = 0.4
@@ -76,26 +76,32 @@ export function createSweeper(stress?: Stress): Sweeper {
     return (opened ??= openHiddenFrame(language))
   }
 
-  /** Looks at sections of a page that a frame shows, those by themselves that have nothing to do with others. @returns false where it was given up */
+  /** Looks at sections of a page that a frame shows, those by themselves that have nothing to do with others. @returns what all of them were read as in steps, if they were; nothing where it was given up */
   async function lookAtSections(
     hidden: HiddenFrame,
     site: Site,
     groups: readonly Section[][],
     sweepingOf: (group: number, of: number) => Sweeping,
+    readCarried: ReadCarried | undefined,
     onGroup: (group: readonly Section[], found: LookedAt) => void,
-  ): Promise<boolean> {
+  ): Promise<InSteps | undefined> {
     const hides = await opacitiesIn(hidden.frame.document)
     // Words that first appear at another width may want a face that is still on its way: then all is measured once more.
     let faces = -1
+    let inSteps: InSteps = new Map()
     const haveCome = async () => faces !== (faces = await hidden.faces())
     while (await haveCome()) {
-      const inSteps = groups.length > 1 ? await readInSteps(hidden, site, hides, sweepingOf(0, groups.length + 1)) : new Map()
-      if (!inSteps) return false
+      if (groups.length > 1) {
+        const read = await readInSteps(hidden, site, hides, readCarried, sweepingOf(0, groups.length + 1))
+        if (!read) return undefined
+        inSteps = read
+      }
       for (const [n, group] of groups.entries()) {
         const looked = await sweepSections(hidden, site, group, hides, inSteps, sweepingOf(n + 1, groups.length + 1))
-        if (!looked) return false
+        if (!looked) return undefined
         // What stands out further than can be told beforehand is looked at with all others.
-        if (looked.reachesOut && groups.length > 1) return lookAtSections(hidden, site, [groups.flat()], sweepingOf, onGroup)
+        if (looked.reachesOut && groups.length > 1)
+          return lookAtSections(hidden, site, [groups.flat()], sweepingOf, readCarried, onGroup)
         if (await haveCome()) {
           faces = -1
           break
@@ -103,17 +109,16 @@ export function createSweeper(stress?: Stress): Sweeper {
         onGroup(group, looked)
       }
     }
-    return true
+    return inSteps
   }
 
   /** What motions of a page carry past the window. @returns nothing where it was given up */
-  async function lookAtMotions(site: Site, page: Page, sweeping: Sweeping): Promise<WidthFinding[] | undefined> {
-    if (!hasMotionAcross(page)) return []
+  async function lookAtMotions(site: Site, page: Page, inSteps: InSteps, sweeping: Sweeping): Promise<WidthFinding[] | undefined> {
     const before = carried.get(page)
     if (before && isSameContext(before.context, site)) return before.findings
     const hidden = await frameFor(site)
     await hidden.show(site, page, stress)
-    const findings = await sweepMotions(hidden, site, page, sweeping)
+    const findings = await sweepMotions(hidden, site, page, inSteps, sweeping)
     if (findings) carried.set(page, { context: site, findings })
     return findings
   }
@@ -160,15 +165,15 @@ export function createSweeper(stress?: Stress): Sweeper {
         site.breakpoints,
       ).filter((below) => !isUsed(site, below))
       const found = [...all.flatMap((one) => one.findings), ...moved.filter((one) => ids.has(one.section))]
-      return { findings: inOrder([...found, ...idle.map(idleFinding)]), widths, took: performance.now() - from }
+      return { findings: inOrder([...found, ...idle.map(idleFinding)]), widths: widths.size, took: performance.now() - from }
     }
-    let widths = 0
+    const widths = new Set<number>()
     const pace = paced(running)
     /** What is called after each width of one piece of the work, which is a part of all of it. */
     const counting = (done: number, part: number): Sweeping => {
       let [last, isHalving] = [0, false]
       const onWidth = (width: number) => {
-        widths++
+        widths.add(width)
         // What is looked at in steps comes first, then what lies between them.
         if (width < last) isHalving = true
         last = width
@@ -177,7 +182,9 @@ export function createSweeper(stress?: Stress): Sweeper {
       }
       return { stress, onWidth, unless: running.unless }
     }
-    const hasMotions = hasMotionAcross(page)
+    // Where a motion ends may hang on all of a page; whether one is carried too far is asked of the sections that are meant.
+    const hasMotions = hasMotionAcross(concerned)
+    let inSteps: InSteps = new Map()
     const ofSections = hasMotions ? 1 - OF_MOTIONS : 1
     if (stale.size + touched.length > 0) {
       const hidden = await frameFor(site)
@@ -205,7 +212,9 @@ export function createSweeper(stress?: Stress): Sweeper {
         }
       }
       const countingIn = (n: number, of: number) => counting((ofSections * n) / of, ofSections / of)
-      const isDone = await lookAtSections(hidden, site, groups, countingIn, (group, looked) => {
+      const isWhole = shown.length === sections.length
+      const readCarried = hasMotions && isWhole ? createCarriedReader(hidden, site, page, stress) : undefined
+      const read = await lookAtSections(hidden, site, groups, countingIn, readCarried, (group, looked) => {
         learn(group, looked)
         for (const one of group) left.delete(one)
         running.onSome?.(
@@ -215,9 +224,10 @@ export function createSweeper(stress?: Stress): Sweeper {
           ),
         )
       })
-      if (!isDone) return undefined
+      if (!read) return undefined
+      inSteps = read
     }
-    const moved = await lookAtMotions(site, page, counting(ofSections, OF_MOTIONS))
+    const moved = hasMotions ? await lookAtMotions(site, page, inSteps, counting(ofSections, OF_MOTIONS)) : []
     if (!moved) return undefined
     return summed(
       concerned.flatMap((one) => known.get(one) ?? []),

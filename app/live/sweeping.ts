@@ -20,6 +20,9 @@ export type Sweeping = {
   unless?: { width: number; key: string } | undefined
 }
 
+/** What a page was read as at some widths, px. */
+export type InSteps = ReadonlyMap<number, Reading>
+
 /** Height of the window at a width, px. */
 export const heightAt = (width: number, stress: Stress | undefined): number => stress?.height ?? viewportHeightFor(width)
 
