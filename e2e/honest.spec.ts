@@ -7,7 +7,7 @@ import { picturesIn } from './honest.fixture'
 import { measurePage, type Wrong } from './measured-page'
 import { keep, sweepOf, withSweeper } from './sweep.fixture'
 
-/** Pages that are tried in every run, half of them new each time; and in the long run. */
+/** Twice the pages that are tried in every run; and the pages of the long run, half of them new each time. */
 const PAGES = runs(12, 300)
 const FRESH = Number(process.env.YARROWFINCH_SEED) || 1000 + (Date.now() % 1_000_000)
 
@@ -66,41 +66,44 @@ for (const [which, first] of [
   ['the same', 1],
   ['new', FRESH],
 ] as const)
-  test(`${which} random pages: what an independent measure of the published page says, at every px, is what Check says`, async ({
-    page,
-    app,
-  }) => {
-    // Every px of every page, twice: a minute or more for each on a machine that others use as well.
-    test.setTimeout(PAGES * 120_000)
-    const wrong: string[] = []
-    const count = { pages: 0, widths: 0, measured: 0, unsure: 0 }
-    await page.goto(`${app.url}/fonts.css`)
-    await withSweeper(page)
-    const visitor = await page.context().newPage()
-    await visitor.goto(`${app.url}/fonts.css`)
-    const pictures = await picturesIn(app)
-    for (let seed = first; seed < first + PAGES / 2; seed++) {
-      const { site, marks } = anyPage(seed, pictures, process.env.YARROWFINCH_PROOF ? 'whole' : 'small')
-      const { findings } = await sweepOf(page, site)
-      const address = new URL(`${keep(app, site).replace('/sites/', '/visit/')}/index.html`).pathname
-      const measure = (way: 'down' | 'up') => visitor.evaluate(measurePage, [address, SWEPT.from, SWEPT.to, way] as const)
-      const measured = await measure('down')
-      const otherwise = differences(findings, measured, marks)
-      // Letters that grow with the window are set a third of a px otherwise after those of other sizes: where the engine itself
-      // says two things of a px, by the way that it came, either is right.
-      const again = otherwise.length > 0 ? differences(findings, await measure('up'), marks) : []
-      const named = (one: string) => one.slice(0, one.indexOf(':'))
-      const both = otherwise.filter((one) => again.some((other) => named(other) === named(one)))
-      count.unsure += otherwise.length - both.length
-      wrong.push(...both.map((one) => `seed ${seed}, ${one}`))
-      count.pages++
-      count.widths += SWEPT.to - SWEPT.from + 1
-      count.measured += new Set(measured.map((one) => `${one.kind} ${one.mark}`)).size
-    }
-    await visitor.close()
-    console.log(
-      `${count.pages} pages, ${count.widths} widths, ${count.measured} faults measured, ${wrong.length} told otherwise, ${count.unsure} told otherwise by the engine itself.`,
-    )
-    expect(count.measured).toBeGreaterThan(PAGES / 4)
-    expect(wrong).toEqual([])
-  })
+  test(
+    `${which} random pages: what an independent measure of the published page says, at every px, is what Check says`,
+    {
+      tag: which === 'new' ? '@proof' : [],
+    },
+    async ({ page, app }) => {
+      // Every px of every page, twice: a minute or more for each on a machine that others use as well.
+      test.setTimeout(PAGES * 120_000)
+      const wrong: string[] = []
+      const count = { pages: 0, widths: 0, measured: 0, unsure: 0 }
+      await page.goto(`${app.url}/fonts.css`)
+      await withSweeper(page)
+      const visitor = await page.context().newPage()
+      await visitor.goto(`${app.url}/fonts.css`)
+      const pictures = await picturesIn(app)
+      for (let seed = first; seed < first + PAGES / 2; seed++) {
+        const { site, marks } = anyPage(seed, pictures, process.env.YARROWFINCH_PROOF ? 'whole' : 'small')
+        const { findings } = await sweepOf(page, site)
+        const address = new URL(`${keep(app, site).replace('/sites/', '/visit/')}/index.html`).pathname
+        const measure = (way: 'down' | 'up') => visitor.evaluate(measurePage, [address, SWEPT.from, SWEPT.to, way] as const)
+        const measured = await measure('down')
+        const otherwise = differences(findings, measured, marks)
+        // Letters that grow with the window are set a third of a px otherwise after those of other sizes: where the engine itself
+        // says two things of a px, by the way that it came, either is right.
+        const again = otherwise.length > 0 ? differences(findings, await measure('up'), marks) : []
+        const named = (one: string) => one.slice(0, one.indexOf(':'))
+        const both = otherwise.filter((one) => again.some((other) => named(other) === named(one)))
+        count.unsure += otherwise.length - both.length
+        wrong.push(...both.map((one) => `seed ${seed}, ${one}`))
+        count.pages++
+        count.widths += SWEPT.to - SWEPT.from + 1
+        count.measured += new Set(measured.map((one) => `${one.kind} ${one.mark}`)).size
+      }
+      await visitor.close()
+      console.log(
+        `${count.pages} pages, ${count.widths} widths, ${count.measured} faults measured, ${wrong.length} told otherwise, ${count.unsure} told otherwise by the engine itself.`,
+      )
+      expect(count.measured).toBeGreaterThan(PAGES / 4)
+      expect(wrong).toEqual([])
+    },
+  )
