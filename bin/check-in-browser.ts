@@ -96,8 +96,8 @@ async function accessOn(tab: Tab, site: Site, page: Site['pages'][number], scrip
 }
 
 /** The sweeps as one module for the browser: of a page through all widths, and of its words over pictures. */
-const SWEEPS = `import { createSweeper } from './app/live/sweeper'
-  import { sweepWords } from './app/live/sweep-words'
+const SWEEPS = `import { createSweeper } from './app/live/sweep/sweeper'
+  import { sweepWords } from './app/live/sweep/words'
   const running = { signal: new AbortController().signal, onProgress: () => undefined }
   const sweeper = createSweeper()
   globalThis.sweepPage = async (site, page) => (await sweeper.run(site, site.pages[page], running)).findings

@@ -26,7 +26,7 @@ export async function openBare(page: Page, app: Application, views: readonly num
 
 /** Makes what runs pages through their widths known to a page of the application, as `sweepOf(site)`. */
 export async function withSweeper(page: Page): Promise<void> {
-  const script = await bundled(`import { createSweeper } from './app/live/sweeper'
+  const script = await bundled(`import { createSweeper } from './app/live/sweep/sweeper'
     import { openHiddenFrame } from './app/live/hidden-frame'
     import { stressOf } from './core/stress/index'
     import { asForced } from './core/stress/forced'

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react'
 import type { Stress } from '#core/stress/stress'
-import { createSweeper, type Sweeper, type Swept } from '../live/sweeper'
+import { createSweeper, type Sweeper, type Swept } from '../live/sweep/sweeper'
 import { useSession } from '../session/context'
 import { pageOf } from '../session/store'
 

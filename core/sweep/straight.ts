@@ -23,7 +23,7 @@ export type IsStraight = (before: Reading, between: Reading, after: Reading) => 
 /**
  * Makes what tells that nothing happens between three widths but that boxes, lines and letters move or grow evenly: the
  * reading of the second is just what lies between those of the others. What is at two of the widths then holds at all between
- * them, and what is at neither nowhere.
+ * them, and what is at neither nowhere, but for what the rounding of letters makes of a few px.
  *
  * Where words flow, a line more or less moves what is below, and nothing else comes of it: there, sides of boxes have to move
  * evenly, and the widest word to have room at all three.

@@ -7,10 +7,10 @@ import { findBlock, type Place } from '#core/site/tree'
 import { visibleBlocks } from '#core/site/visible'
 import { halved } from '#core/sweep/sweep'
 import { SWEPT, widthsAtBreakpoints } from '#core/sweep/widths'
-import { isFading, positionsOf } from './along-motions'
-import { openHiddenFrame } from './hidden-frame'
-import { measureMoving, putAt, putAtRest } from './moving'
-import { readOver, type Read } from './words-over'
+import { isFading, positionsOf } from '../along-motions'
+import { openHiddenFrame } from '../hidden-frame'
+import { measureMoving, putAt, putAtRest } from '../moving'
+import { readOver, type Read } from '../words-over'
 
 /** Px between the widths that are looked at first: what is behind words changes slowly between breakpoints. */
 const STEP = 160

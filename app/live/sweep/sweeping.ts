@@ -6,7 +6,7 @@ import type { Reading } from '#core/sweep/reading'
 import type { IsStraight } from '#core/sweep/straight'
 import { alone, steps, sweep } from '#core/sweep/sweep'
 import { stepAt, SWEPT, turningWidths } from '#core/sweep/widths'
-import type { HiddenFrame } from './hidden-frame'
+import type { HiddenFrame } from '../hidden-frame'
 
 /** What a run came to before it is told apart by sections. */
 export type Looked = ReturnType<Finder['findings']>

@@ -5,8 +5,8 @@ import { isStraight } from '#core/sweep/straight'
 import type { Page, Site } from '#core/site/schema'
 import type { Stress } from '#core/stress/stress'
 import { motionsOf } from '#core/style/motions-of'
-import type { HiddenFrame } from './hidden-frame'
-import { measureMoving, type Moving, putAt, putAtRest } from './moving'
+import type { HiddenFrame } from '../hidden-frame'
+import { measureMoving, type Moving, putAt, putAtRest } from '../moving'
 import { createResizer, heightAt, type InSteps, type Sweeping, throughWidths } from './sweeping'
 
 /** True for sections in which something is carried, grown or turned. */
